@@ -1,0 +1,45 @@
+/** The doors of docs/architecture.md: core ← contracts ← workers, server ← screens, ui ← app. */
+const outside = (room, ...allowed) => ({
+  name: `${room}-reaches-only-${allowed.join('-') || 'itself'}`,
+  severity: 'error',
+  from: { path: `^src/${room}/`, pathNot: '\\.test\\.tsx?$' },
+  to: { path: '^src/', pathNot: [room, ...allowed].map((name) => `^src/${name}/`) },
+});
+
+module.exports = {
+  forbidden: [
+    outside('core'),
+    outside('contracts', 'core'),
+    outside('workers', 'core', 'contracts'),
+    outside('server', 'core', 'contracts', 'workers'),
+    outside('ui', 'core', 'contracts', 'workers'),
+    outside('screens', 'core', 'contracts', 'workers', 'ui'),
+    {
+      name: 'core-is-pure',
+      comment: 'Numbers in, numbers out: of packages, only those that read text.',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      to: { path: ['^node_modules/'], pathNot: ['^node_modules/(zod|jsonc-parser)/'] },
+    },
+    {
+      name: 'core-knows-no-node',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'screens-do-not-know-each-other',
+      severity: 'error',
+      from: { path: '^src/screens/([^/]+)/' },
+      to: { path: '^src/screens/([^/]+)/', pathNot: '^src/screens/$1/' },
+    },
+    { name: 'no-circles', severity: 'error', from: { path: '^src/' }, to: { circular: true } },
+    { name: 'nothing-unresolved', severity: 'error', from: {}, to: { couldNotResolve: true } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsConfig: { fileName: 'tsconfig.json' },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'node', 'default', 'types'] },
+  },
+};

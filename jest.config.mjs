@@ -1,0 +1,24 @@
+/** @type {import('jest').Config} */
+const config = {
+  testEnvironment: 'node',
+  roots: ['<rootDir>/src', '<rootDir>/cli', '<rootDir>/demo', '<rootDir>/scripts'],
+  testMatch: ['**/*.test.ts', '**/*.test.tsx'],
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+          target: 'es2022',
+        },
+        module: { type: 'es6' },
+      },
+    ],
+  },
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  testTimeout: 60_000,
+  maxWorkers: 2,
+};
+export default config;

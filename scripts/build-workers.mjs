@@ -1,0 +1,17 @@
+// Bundles the server's worker: piscina starts it from a file, which Next does not make.
+import { build } from 'esbuild';
+
+export async function buildWorkers() {
+  await build({
+    entryPoints: ['src/workers/server/job.ts'],
+    outfile: 'build/workers/job.mjs',
+    bundle: true,
+    format: 'esm',
+    platform: 'node',
+    target: 'node20',
+    logLevel: 'warning',
+  });
+}
+
+if (process.argv[1]?.endsWith('build-workers.mjs')) await buildWorkers();
+export default buildWorkers;

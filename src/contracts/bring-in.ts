@@ -1,0 +1,24 @@
+import { z } from 'zod';
+
+export const MOST_BYTES = 40 * 1024 * 1024;
+export const MOST_PIXELS = 80_000_000;
+
+/** The stages of bringing a picture in, in order, in the words the person reads. */
+export const STAGES = ['sending', 'looking', 'working copy', 'palette', 'keeping'] as const;
+export type Stage = (typeof STAGES)[number];
+
+export const faultSchema = z.object({ code: z.string(), message: z.string(), status: z.number() });
+export type Fault = z.infer<typeof faultSchema>;
+
+/** One line of the answer to a picture that is being brought in. */
+export const bringInEventSchema = z.discriminatedUnion('event', [
+  z.object({ event: z.literal('stage'), stage: z.enum(STAGES) }),
+  z.object({ event: z.literal('done'), studyId: z.string() }),
+  z.object({
+    event: z.literal('known'),
+    pictureId: z.string(),
+    studies: z.array(z.object({ id: z.string(), title: z.string() })),
+  }),
+  z.object({ event: z.literal('refused'), error: faultSchema }),
+]);
+export type BringInEvent = z.infer<typeof bringInEventSchema>;

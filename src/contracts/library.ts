@@ -1,0 +1,58 @@
+import { z } from 'zod';
+import { oklabSchema } from './colour';
+
+/** Loosely bounded: a place may come from a file, and be of a picture that is not here. */
+export const provenanceSchema = z.object({
+  studyId: z.string().nullable(),
+  studyTitle: z.string().max(200),
+  pictureHash: z.string().nullable(),
+  x: z.number(),
+  y: z.number(),
+  radius: z.number().min(0),
+});
+
+export const swatchSchema = z.object({
+  id: z.string().min(1).max(40),
+  name: z.string().trim().min(1, 'A swatch needs a name.').max(200),
+  note: z.string().max(4000),
+  colour: oklabSchema,
+  share: z.number().min(0).max(1).nullable(),
+  provenance: provenanceSchema.nullable(),
+});
+export type Swatch = z.infer<typeof swatchSchema>;
+
+export const tagsSchema = z
+  .array(z.string().trim().min(1).max(60))
+  .max(100)
+  .transform((tags) => [...new Set(tags)]);
+
+export const libraryContentSchema = z.object({
+  name: z.string().trim().min(1, 'A library needs a name.').max(200),
+  note: z.string().max(4000),
+  tags: tagsSchema,
+  swatches: z.array(swatchSchema).max(5000),
+});
+export type LibraryContent = z.infer<typeof libraryContentSchema>;
+
+export const librarySchema = libraryContentSchema.extend({
+  id: z.string(),
+  revision: z.number().int(),
+  studyId: z.string().nullable(),
+  createdAt: z.string(),
+  updatedAt: z.string(),
+});
+export type Library = z.infer<typeof librarySchema>;
+
+export const createLibrarySchema = libraryContentSchema.extend({ studyId: z.string().uuid().nullable() });
+export const saveLibrarySchema = z.object({ basedOn: z.number().int().min(1), content: libraryContentSchema });
+export const savedLibrarySchema = z.object({ id: z.string(), revision: z.number().int() });
+
+export const libraryCardSchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  note: z.string(),
+  tags: z.array(z.string()),
+  swatches: z.array(swatchSchema),
+  updatedAt: z.string(),
+});
+export type LibraryCard = z.infer<typeof libraryCardSchema>;

@@ -1,0 +1,19 @@
+import { z } from 'zod';
+import { valueScaleSchema } from './colour';
+
+export const SURROUNDS = ['paper', 'grey', 'night'] as const;
+
+/** What the person has chosen for every study. */
+export const settingsSchema = z.object({
+  scale: valueScaleSchema,
+  surround: z.enum(SURROUNDS),
+  /** Radius of picks and of the reading line, as a share of the picture's diagonal. */
+  pickRadius: z.number().min(0).max(0.1),
+});
+export type Settings = z.infer<typeof settingsSchema>;
+
+export const DEFAULT_SETTINGS: Settings = {
+  scale: { steps: 11, first: 0, highIs: 'light' },
+  surround: 'grey',
+  pickRadius: 0.01,
+};

@@ -1,0 +1,131 @@
+import { z } from 'zod';
+import { areaSchema, oklabSchema } from './colour';
+
+export const AIMS = ['values', 'colour', 'hidden colour', 'a gesture', 'speed', 'a medium'] as const;
+export const KINDS = ['master work', 'photograph', 'own work'] as const;
+export const MOST_AIMS = 2;
+export const MOST_TRAY = 64;
+
+const fraction = z.number().min(0).max(1);
+
+export const framingSchema = z.object({
+  angle: z.number().min(-45).max(45),
+  crop: z
+    .object({ x: fraction, y: fraction, width: z.number().min(0.01).max(1), height: z.number().min(0.01).max(1) })
+    .refine((box) => box.x + box.width <= 1 + 1e-6 && box.y + box.height <= 1 + 1e-6, {
+      message: 'the crop reaches beyond the picture',
+    })
+    .nullable(),
+});
+
+/** Something that ought to be grey: where, and the colour it has in the uncorrected picture. */
+export const neutralPointSchema = areaSchema.extend({ cast: oklabSchema });
+
+export const traySwatchSchema = z.object({
+  id: z.string().min(1).max(40),
+  name: z.string().trim().min(1).max(200),
+  note: z.string().max(4000),
+  colour: oklabSchema,
+  /** Share of the picture nearest to it. */
+  share: fraction.nullable(),
+  locked: z.boolean(),
+  origin: z.enum(['extracted', 'picked', 'brought in']),
+  /** Where it was taken, or where most of it stands. */
+  area: areaSchema.nullable(),
+  /** Mean CIEDE2000 within the picked area; null for one that was not picked. */
+  spread: z.number().min(0).nullable(),
+});
+export type TraySwatch = z.infer<typeof traySwatchSchema>;
+
+/**
+ * A study as a document: all that the person decided about a picture. Readings are not in it, they
+ * follow from it. Changing this needs a new `version` and a step that lifts old documents.
+ */
+export const studyDocumentSchema = z.object({
+  version: z.literal(1),
+  title: z.string().trim().min(1).max(200),
+  maker: z.string().max(200),
+  source: z.string().max(1000),
+  rights: z.string().max(1000),
+  kind: z.enum(KINDS).nullable(),
+  aims: z.array(z.string().trim().min(1).max(120)).max(MOST_AIMS),
+  framing: framingSchema,
+  neutral: neutralPointSchema.nullable(),
+  values: z.object({
+    zones: z.number().int().min(2).max(9),
+    breaks: z.enum(['even', 'natural']),
+  }),
+  palette: z.object({
+    count: z.number().int().min(2).max(16),
+    swatches: z.array(traySwatchSchema).max(MOST_TRAY),
+  }),
+});
+export type StudyDocument = z.infer<typeof studyDocumentSchema>;
+
+/** The document of a picture that has just been brought in. */
+export function newDocument(title: string): StudyDocument {
+  return {
+    version: 1,
+    title,
+    maker: '',
+    source: '',
+    rights: '',
+    kind: null,
+    aims: [],
+    framing: { angle: 0, crop: null },
+    neutral: null,
+    values: { zones: 4, breaks: 'natural' },
+    palette: { count: 8, swatches: [] },
+  };
+}
+
+const pictureFacts = z.object({
+  id: z.string(),
+  hash: z.string(),
+  name: z.string(),
+  type: z.string(),
+  size: z.number(),
+  /** Pixels of the original, upright. */
+  width: z.number(),
+  height: z.number(),
+  /** Pixels of the working copy. */
+  workingWidth: z.number(),
+  workingHeight: z.number(),
+});
+export type PictureFacts = z.infer<typeof pictureFacts>;
+
+export const studySchema = z.object({
+  id: z.string(),
+  revision: z.number().int().min(1),
+  document: studyDocumentSchema,
+  picture: pictureFacts,
+  createdAt: z.string(),
+  updatedAt: z.string(),
+});
+export type Study = z.infer<typeof studySchema>;
+
+export const studyCardSchema = z.object({
+  id: z.string(),
+  title: z.string(),
+  maker: z.string(),
+  kind: z.enum(KINDS).nullable(),
+  pictureId: z.string(),
+  aspect: z.number(),
+  createdAt: z.string(),
+  updatedAt: z.string(),
+  swatches: z.array(traySwatchSchema),
+  key: z.enum(['low', 'middle', 'high']).nullable(),
+  range: z.enum(['short', 'medium', 'full']).nullable(),
+});
+export type StudyCard = z.infer<typeof studyCardSchema>;
+
+export const saveStudySchema = z.object({
+  basedOn: z.number().int().min(1),
+  document: studyDocumentSchema,
+});
+export const savedStudySchema = z.object({ revision: z.number().int(), updatedAt: z.string() });
+export const renameSchema = z.object({ title: z.string().trim().min(1, 'A study needs a title.').max(200) });
+export const createStudySchema = z.object({ pictureId: z.string().uuid() });
+
+/** What a refused save answers with: the document that is newer. */
+export const newerStudySchema = z.object({ revision: z.number().int(), document: studyDocumentSchema });

@@ -1,0 +1,60 @@
+import type { Oklab } from '../colour/oklab';
+
+/** Where a swatch was taken from. Place in fractions of the original picture, radius a share of its diagonal. */
+export interface Provenance {
+  studyId: string | null;
+  studyTitle: string;
+  pictureHash: string | null;
+  x: number;
+  y: number;
+  radius: number;
+}
+
+export interface FileSwatch {
+  name: string;
+  note: string;
+  /** Full precision; formats of bytes hold only the nearest 8-bit colour. */
+  colour: Oklab;
+  /** Share of the picture, 0–1, or null where it is not known. */
+  share: number | null;
+  provenance: Provenance | null;
+}
+
+/** What a swatch library is, outside any store: what formats write and read. */
+export interface LibraryFile {
+  name: string;
+  note: string;
+  tags: string[];
+  swatches: FileSwatch[];
+}
+
+/** What a format keeps of a library. Anything not listed here is lost by it. */
+export type Holding = 'name' | 'note' | 'tags' | 'swatch names' | 'swatch notes' | 'shares' | 'provenance' | 'exact colour' | '8-bit colour';
+
+export const ALL_HOLDINGS: readonly Holding[] = ['name', 'note', 'tags', 'swatch names', 'swatch notes', 'shares', 'provenance', 'exact colour'];
+
+export interface LibraryFormat {
+  id: string;
+  title: string;
+  extension: string;
+  mediaType: string;
+  holds: readonly Holding[];
+  write: (library: LibraryFile) => string;
+  /** Throws a FormatError that says the line. */
+  read: (text: string) => LibraryFile;
+}
+
+/** A file that can't be read, with the line (from 1) at which it went wrong. */
+export class FormatError extends Error {
+  readonly line: number;
+  constructor(line: number, what: string) {
+    super(`Line ${line}: ${what}`);
+    this.name = 'FormatError';
+    this.line = line;
+  }
+}
+
+/** What a format loses of a library: everything it does not hold. */
+export function loses(format: LibraryFormat): Holding[] {
+  return ALL_HOLDINGS.filter((holding) => !format.holds.includes(holding));
+}

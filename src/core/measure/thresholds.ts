@@ -1,0 +1,63 @@
+/** Zones 0 … N−1 from dark to light are parted by N−1 bin edges: zone i holds bins edge[i−1] ≤ bin < edge[i]. */
+
+/** Edges that cut `bins` bins into `zones` equal parts. */
+export function evenEdges(bins: number, zones: number): number[] {
+  return Array.from({ length: zones - 1 }, (_, i) => Math.round(((i + 1) * bins) / zones));
+}
+
+/**
+ * Edges with the least variance inside the zones, weighed by `counts`: Otsu's criterion for several
+ * thresholds, exact by dynamic programming in O(zones × bins²). An edge stands in the middle of the
+ * run of empty bins it could stand in. With fewer occupied bins than zones, the spare edges part
+ * off empty zones at the light end.
+ * Source: N. Otsu, IEEE Trans. SMC 9(1), 1979; W. D. Fisher, J. Amer. Statist. Assoc. 53, 1958.
+ */
+export function naturalEdges(counts: ArrayLike<number>, zones: number): number[] {
+  const used: number[] = [];
+  for (let bin = 0; bin < counts.length; bin++) if (counts[bin] > 0) used.push(bin);
+  const parts = Math.min(zones, used.length);
+  const starts = parts > 1 ? bestStarts(counts, used, parts) : [];
+  const edges = starts.map((k) => Math.ceil((used[k - 1] + 1 + used[k]) / 2));
+  while (edges.length < zones - 1) edges.push(counts.length);
+  return edges;
+}
+
+/** For each part but the first, the index into `used` at which it starts. */
+function bestStarts(counts: ArrayLike<number>, used: readonly number[], parts: number): number[] {
+  const n = used.length;
+  const weight = new Float64Array(n + 1);
+  const first = new Float64Array(n + 1);
+  const second = new Float64Array(n + 1);
+  used.forEach((bin, k) => {
+    weight[k + 1] = weight[k] + counts[bin];
+    first[k + 1] = first[k] + counts[bin] * bin;
+    second[k + 1] = second[k] + counts[bin] * bin * bin;
+  });
+  const within = (from: number, to: number) => {
+    const sum = first[to] - first[from];
+    return second[to] - second[from] - (sum * sum) / (weight[to] - weight[from]);
+  };
+  let best = Float64Array.from({ length: n + 1 }, (_, to) => (to === 0 ? 0 : within(0, to)));
+  const choices: Int32Array[] = [];
+  for (let part = 1; part < parts; part++) {
+    const next = new Float64Array(n + 1).fill(Infinity);
+    const choice = new Int32Array(n + 1);
+    for (let to = part + 1; to <= n; to++) {
+      for (let from = part; from < to; from++) {
+        const cost = best[from] + within(from, to);
+        if (cost < next[to]) {
+          next[to] = cost;
+          choice[to] = from;
+        }
+      }
+    }
+    best = next;
+    choices.push(choice);
+  }
+  const starts: number[] = [];
+  for (let part = parts - 2, to = n; part >= 0; part--) {
+    to = choices[part][to];
+    starts.unshift(to);
+  }
+  return starts;
+}

@@ -1,0 +1,69 @@
+import { writeLab } from '../colour/cielab';
+import { writeOklab } from '../colour/oklab';
+import { toLinear } from '../colour/srgb';
+import { OPAQUE, type Picture } from '../picture/picture';
+
+/** A cell holds the pixels that agree in the upper five bits of each channel. */
+const BITS = 5;
+const DROP = 8 - BITS;
+export const CELL_SPACE = 1 << (3 * BITS);
+
+/** The number (0 to 32767) of the cell that a pixel falls into. */
+export function cellOf(r: number, g: number, b: number): number {
+  return ((r >> DROP) << (2 * BITS)) | ((g >> DROP) << BITS) | (b >> DROP);
+}
+
+/** The occupied cells of a picture's colours, in rising order of cell number. */
+export interface Cells {
+  /** Cell numbers. */
+  id: Uint16Array;
+  /** Share of the seen pixels, 0–1. */
+  share: Float64Array;
+  /** Mean colour of each cell's pixels: three floats a cell. */
+  oklab: Float64Array;
+  lab: Float64Array;
+}
+
+/**
+ * Counts a picture's pixels by cell. Only occupied cells are converted, some thousands where there
+ * are millions of pixels, which is why extraction costs less than one plain conversion.
+ * Throws a RangeError when no pixel is opaque.
+ */
+export function colourCells({ data }: Picture): Cells {
+  const counts = new Uint32Array(CELL_SPACE);
+  const sums = new Float64Array(CELL_SPACE * 3);
+  let seen = 0;
+  for (let i = 0; i < data.length; i += 4) {
+    if (data[i + 3] < OPAQUE) continue;
+    const r = data[i];
+    const g = data[i + 1];
+    const b = data[i + 2];
+    const cell = cellOf(r, g, b);
+    counts[cell]++;
+    sums[cell * 3] += r;
+    sums[cell * 3 + 1] += g;
+    sums[cell * 3 + 2] += b;
+    seen++;
+  }
+  if (seen === 0) throw new RangeError('nothing to extract from: every pixel is transparent');
+  const occupied = counts.reduce((n, count) => n + (count > 0 ? 1 : 0), 0);
+  const cells: Cells = {
+    id: new Uint16Array(occupied),
+    share: new Float64Array(occupied),
+    oklab: new Float64Array(occupied * 3),
+    lab: new Float64Array(occupied * 3),
+  };
+  for (let cell = 0, k = 0; cell < CELL_SPACE; cell++) {
+    const count = counts[cell];
+    if (count === 0) continue;
+    const r = toLinear(sums[cell * 3] / count / 255);
+    const g = toLinear(sums[cell * 3 + 1] / count / 255);
+    const b = toLinear(sums[cell * 3 + 2] / count / 255);
+    cells.id[k] = cell;
+    cells.share[k] = count / seen;
+    writeOklab(r, g, b, cells.oklab, k * 3);
+    writeLab(r, g, b, cells.lab, k * 3);
+    k++;
+  }
+  return cells;
+}

@@ -1,0 +1,64 @@
+import { byteOfLinear, LINEAR_OF_BYTE } from '../colour/srgb';
+import { luminanceOfValue, quickValueOfLuminance } from '../colour/value';
+import { OPAQUE, type Picture } from './picture';
+
+/** Values are counted in 200 bins of 0.05 Munsell steps. */
+export const VALUE_BINS = 200;
+/** Marks a transparent pixel in a map of bins. */
+export const NO_VALUE = 255;
+
+/** The bin of a Munsell value (0–10), 0 to 199. */
+export function binOfValue(value: number): number {
+  return Math.min(VALUE_BINS - 1, Math.floor((value / 10) * VALUE_BINS));
+}
+
+/** The Munsell value in the middle of a bin. */
+export function valueOfBin(bin: number): number {
+  return ((bin + 0.5) / VALUE_BINS) * 10;
+}
+
+/** The value bin of each pixel, `NO_VALUE` where it is transparent: width × height entries. */
+export function valueMap({ data }: Picture): Uint8Array {
+  const map = new Uint8Array(data.length / 4);
+  for (let i = 0, p = 0; i < data.length; i += 4, p++) {
+    if (data[i + 3] < OPAQUE) {
+      map[p] = NO_VALUE;
+      continue;
+    }
+    const Y =
+      0.2126390058715104 * LINEAR_OF_BYTE[data[i]] +
+      0.7151686787677559 * LINEAR_OF_BYTE[data[i + 1]] +
+      0.07219231536073371 * LINEAR_OF_BYTE[data[i + 2]];
+    map[p] = binOfValue(quickValueOfLuminance(Y));
+  }
+  return map;
+}
+
+/** How many pixels fall into each value bin; transparent ones into none. */
+export function valueCounts(map: Uint8Array): Float64Array {
+  const counts = new Float64Array(256);
+  for (let p = 0; p < map.length; p++) counts[map[p]]++;
+  return counts.slice(0, VALUE_BINS);
+}
+
+/** The picture in greys of the same luminance: what is left when hue and chroma are taken away. */
+export function greyPicture({ width, height, data }: Picture): Picture {
+  const out = new Uint8ClampedArray(data.length);
+  for (let i = 0; i < data.length; i += 4) {
+    if (data[i + 3] < OPAQUE) continue;
+    const grey = byteOfLinear(
+      0.2126390058715104 * LINEAR_OF_BYTE[data[i]] +
+        0.7151686787677559 * LINEAR_OF_BYTE[data[i + 1]] +
+        0.07219231536073371 * LINEAR_OF_BYTE[data[i + 2]],
+    );
+    out[i] = out[i + 1] = out[i + 2] = grey;
+    out[i + 3] = 255;
+  }
+  return { width, height, data: out };
+}
+
+/** The 8-bit grey of a Munsell value. */
+export function greyOfValue(value: number): number {
+  return byteOfLinear(luminanceOfValue(value));
+}
+

@@ -1,0 +1,122 @@
+import { ciede2000 } from '@/core/colour/ciede2000';
+import { labFromOklab } from '@/core/colour/cielab';
+import { paletteNames } from '@/core/colour/name';
+import type { Oklab } from '@/core/colour/oklab';
+import { valueOfOklab } from '@/core/colour/value';
+import type { Extraction } from '@/core/palette/extract';
+import { MOST_TRAY, type StudyDocument, type TraySwatch } from '@/contracts/study';
+
+/** An extracted swatch this near (CIEDE2000) to one it replaces is the same colour to a painter, and keeps its name. */
+const SAME_COLOUR = 3;
+
+export type NewId = () => string;
+
+/** Picked and locked swatches stay when colours are extracted again. */
+export function staysOnExtraction(swatch: TraySwatch): boolean {
+  return swatch.locked || swatch.origin !== 'extracted';
+}
+
+function withSwatches(document: StudyDocument, swatches: TraySwatch[]): StudyDocument {
+  return { ...document, palette: { ...document.palette, swatches } };
+}
+
+/**
+ * Replaces the free swatches by an extraction that was made with the staying ones as `keep`, in
+ * their order. A new swatch close to an old one takes over its id, name and note.
+ */
+export function applyExtraction(
+  document: StudyDocument,
+  count: number,
+  found: Extraction['swatches'],
+  areas: readonly TraySwatch['area'][],
+  newId: NewId,
+): StudyDocument {
+  const { swatches } = document.palette;
+  const staying = swatches.filter(staysOnExtraction);
+  const kept = staying.map((swatch, i) => ({ ...swatch, share: found[i].share }));
+  const free = swatches.filter((swatch) => !staysOnExtraction(swatch));
+  const fresh = found.slice(staying.length);
+  const heirs = inherit(fresh.map((swatch) => swatch.colour), free);
+  const taken = [...kept, ...heirs].flatMap((swatch) => (swatch ? [swatch.name] : []));
+  const nameless = fresh.filter((_, i) => !heirs[i]).map((swatch) => swatch.colour);
+  const names = paletteNames(nameless, taken);
+  const extracted = fresh.map(({ colour, share }, i): TraySwatch => {
+    const heir = heirs[i];
+    return {
+      id: heir?.id ?? newId(),
+      name: heir?.name ?? (names.shift() as string),
+      note: heir?.note ?? '',
+      colour,
+      share,
+      locked: false,
+      origin: 'extracted',
+      area: areas[staying.length + i],
+      spread: null,
+    };
+  });
+  const all = [...kept, ...extracted].sort((one, other) => valueOfOklab(one.colour) - valueOfOklab(other.colour));
+  return { ...document, palette: { count, swatches: all } };
+}
+
+/** For each new colour the nearest old swatch within reach, each old one used once. */
+function inherit(colours: readonly Oklab[], old: readonly TraySwatch[]): (TraySwatch | null)[] {
+  const left = new Set(old);
+  return colours.map((colour) => {
+    const lab = labFromOklab(colour);
+    let nearest: TraySwatch | null = null;
+    let least = SAME_COLOUR;
+    for (const swatch of left) {
+      const distance = ciede2000(lab, labFromOklab(swatch.colour));
+      if (distance < least) {
+        least = distance;
+        nearest = swatch;
+      }
+    }
+    if (nearest) left.delete(nearest);
+    return nearest;
+  });
+}
+
+/** Adds a swatch at its place by value. Throws a RangeError when the tray is full. */
+export function addSwatch(document: StudyDocument, swatch: Omit<TraySwatch, 'name'>): StudyDocument {
+  const { swatches } = document.palette;
+  if (swatches.length >= MOST_TRAY)
+    throw new RangeError(`The tray holds ${MOST_TRAY} swatches. Delete one to make room.`);
+  const [name] = paletteNames([swatch.colour], swatches.map((other) => other.name));
+  const value = valueOfOklab(swatch.colour);
+  const lighter = swatches.findIndex((other) => valueOfOklab(other.colour) > value);
+  const at = lighter < 0 ? swatches.length : lighter;
+  return withSwatches(document, swatches.toSpliced(at, 0, { ...swatch, name }));
+}
+
+export function removeSwatch(document: StudyDocument, id: string): StudyDocument {
+  return withSwatches(document, document.palette.swatches.filter((swatch) => swatch.id !== id));
+}
+
+export function editSwatch(
+  document: StudyDocument,
+  id: string,
+  part: Partial<Pick<TraySwatch, 'name' | 'note' | 'locked'>>,
+): StudyDocument {
+  return withSwatches(
+    document,
+    document.palette.swatches.map((swatch) => (swatch.id === id ? { ...swatch, ...part } : swatch)),
+  );
+}
+
+/** Moves a swatch to a position; the others close up. */
+export function moveSwatch(document: StudyDocument, id: string, to: number): StudyDocument {
+  const { swatches } = document.palette;
+  const from = swatches.findIndex((swatch) => swatch.id === id);
+  const bounded = Math.min(swatches.length - 1, Math.max(0, to));
+  if (from < 0 || from === bounded) return document;
+  return withSwatches(document, swatches.toSpliced(from, 1).toSpliced(bounded, 0, swatches[from]));
+}
+
+/** Sets the shares, in the order of the swatches. */
+export function withShares(document: StudyDocument, shares: readonly number[]): StudyDocument {
+  return withSwatches(
+    document,
+    document.palette.swatches.map((swatch, i) => ({ ...swatch, share: shares[i] ?? null })),
+  );
+}

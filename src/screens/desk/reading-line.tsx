@@ -1,0 +1,78 @@
+'use client';
+
+import { useEffect, useMemo, useState } from 'react';
+import { hexFromOklab } from '@/core/colour/hex';
+import { intensityShare } from '@/core/colour/intensity';
+import { nameParts } from '@/core/colour/name';
+import { oklchFromOklab } from '@/core/colour/oklab';
+import { temperature } from '@/core/colour/temperature';
+import { valueOfOklab } from '@/core/colour/value';
+import type { Probe } from '@/core/picture/probe';
+import { showFault } from '@/ui/notices';
+import { useSettings } from '@/ui/settings';
+import { capital, percent, valueWords } from '@/ui/words';
+import { useDesk, type Point } from './desk-store';
+import { latest } from './latest';
+import { usePicture } from './picture-room';
+
+/** What is under the pointer, in words and numbers. */
+export function ReadingLine() {
+  const pointer = useDesk((state) => state.pointer);
+  const reading = useReading(pointer);
+  const { settings } = useSettings();
+  if (!reading)
+    return (
+      <p className="flex h-full items-center px-4 text-soft" data-testid="reading-line">
+        Point at the picture to read a place; on the keyboard, go to the picture and move with the arrows.
+      </p>
+    );
+  const { colour, spread } = reading;
+  const name = nameParts(colour);
+  const oklch = oklchFromOklab(colour);
+  const warm = temperature(colour);
+  return (
+    <div className="flex h-full items-center gap-4 px-4" data-testid="reading-line">
+      <span className="h-9 w-9 shrink-0" style={{ background: hexFromOklab(colour) }} />
+      <p className="min-w-0 grow font-serif text-lg leading-tight">
+        {capital(name.short)}
+        {name.leaning && <em>, leaning {name.leaning}</em>}
+        {name.everyday && <span className="text-soft"> ({name.everyday})</span>}
+      </p>
+      <dl className="flex shrink-0 gap-5 text-sm leading-tight">
+        <Figure term="value" words={valueWords(valueOfOklab(colour), settings.scale)} />
+        <Figure term="intensity" words={percent(intensityShare(oklch))} />
+        <Figure term={warm < 0 ? 'cool' : 'warm'} words={Math.abs(warm).toFixed(1)} />
+        <Figure term="spread" words={spread.toFixed(1)} />
+        <Figure term="hex" words={hexFromOklab(colour)} />
+      </dl>
+    </div>
+  );
+}
+
+function Figure({ term, words }: { term: string; words: string }) {
+  return (
+    <div>
+      <dt className="text-soft">{term}</dt>
+      <dd>{words}</dd>
+    </div>
+  );
+}
+
+function useReading(pointer: Point | null): Probe | null {
+  const { desk, generation } = usePicture();
+  const { settings } = useSettings();
+  const [reading, setReading] = useState<Probe | null>(null);
+  const prober = useMemo(
+    () =>
+      latest(
+        ({ place, radius }: { place: Point; radius: number }) => desk.probe(place, radius),
+        (result) => setReading(result),
+        showFault,
+      ),
+    [desk],
+  );
+  useEffect(() => {
+    if (pointer && generation > 0) prober.ask({ place: pointer, radius: settings.pickRadius });
+  }, [pointer, prober, generation, settings.pickRadius]);
+  return pointer ? reading : null;
+}

@@ -1,0 +1,40 @@
+'use client';
+
+import { CircleHelp, Eye, Redo2, Undo2 } from 'lucide-react';
+import { Button } from '@/ui/button';
+import { TopLine } from '@/ui/shell';
+import { useDesk, useDeskStore, useDocument } from './desk-store';
+import { holdOriginal } from './shortcuts';
+
+/** The study's title, what is saved, and the ways back and forward. */
+export function DeskTopLine({ onHelp }: { onHelp: () => void }) {
+  const title = useDocument((document) => document.title);
+  const maker = useDocument((document) => document.maker);
+  const saveState = useDesk((state) => state.saveState);
+  const canUndo = useDesk((state) => state.history.past.length > 0);
+  const canRedo = useDesk((state) => state.history.future.length > 0);
+  const store = useDeskStore();
+  return (
+    <TopLine>
+      <h1 className="min-w-0 truncate pl-2 font-serif text-lg" title={title}>
+        {title}
+      </h1>
+      {maker && <span className="truncate text-sm text-soft max-lg:hidden">{maker}</span>}
+      <span role="status" className="ml-auto text-sm whitespace-nowrap text-soft" data-testid="save-state">
+        {saveState}
+      </span>
+      <Button weight="quiet" aria-label="Show the original while held (O)" title="Hold to see the original (O)" {...holdOriginal(store)}>
+        <Eye size={20} aria-hidden />
+      </Button>
+      <Button weight="quiet" aria-label="Undo" title="Undo (Ctrl Z)" disabled={!canUndo} onClick={() => store.getState().undo()}>
+        <Undo2 size={20} aria-hidden />
+      </Button>
+      <Button weight="quiet" aria-label="Redo" title="Redo (Ctrl Shift Z)" disabled={!canRedo} onClick={() => store.getState().redo()}>
+        <Redo2 size={20} aria-hidden />
+      </Button>
+      <Button weight="quiet" aria-label="Keys (?)" title="Keys (?)" onClick={onHelp}>
+        <CircleHelp size={20} aria-hidden />
+      </Button>
+    </TopLine>
+  );
+}

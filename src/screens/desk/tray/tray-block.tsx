@@ -1,0 +1,71 @@
+'use client';
+
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { Lock } from 'lucide-react';
+import { hexFromOklab } from '@/core/colour/hex';
+import { valueOfOklab } from '@/core/colour/value';
+import type { TraySwatch } from '@/contracts/study';
+import { useSettings } from '@/ui/settings';
+import { percent, valueWords } from '@/ui/words';
+import type { StaveColumn } from '@/ui/stave-layout';
+
+interface Props {
+  swatch: TraySwatch;
+  number: number;
+  column: StaveColumn;
+  /** Height of the block and of the stave's lines, in pixels. */
+  block: number;
+  room: number;
+  selected: boolean;
+  onSelect: () => void;
+  onPoint: (on: boolean) => void;
+  onKey: (event: React.KeyboardEvent) => void;
+}
+
+/** A swatch on the stave: the whole column can be taken hold of, the block sits at its value. */
+export function TrayBlock({ swatch, number, column, block, room, selected, onSelect, onPoint, onKey }: Props) {
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: swatch.id });
+  const { settings } = useSettings();
+  const value = valueOfOklab(swatch.colour);
+  const top = (1 - value / 10) * room;
+  const words = `${number}, ${swatch.name}, value ${valueWords(value, settings.scale)}${swatch.share === null ? '' : `, ${percent(swatch.share)}`}${swatch.locked ? ', locked' : ''}`;
+  return (
+    <button
+      ref={setNodeRef}
+      type="button"
+      {...attributes}
+      {...listeners}
+      aria-label={words}
+      aria-pressed={selected}
+      title={words}
+      onClick={onSelect}
+      onMouseEnter={() => onPoint(true)}
+      onMouseLeave={() => onPoint(false)}
+      onFocus={() => onPoint(true)}
+      onBlur={() => onPoint(false)}
+      onKeyDown={(event) => {
+        onKey(event);
+        if (!event.defaultPrevented) listeners?.onKeyDown?.(event);
+      }}
+      className="absolute inset-y-0 touch-none text-left"
+      style={{
+        left: column.left,
+        width: column.width,
+        transform: CSS.Translate.toString(transform),
+        transition,
+        zIndex: isDragging ? 2 : selected ? 1 : 0,
+      }}
+    >
+      <span
+        className={`absolute left-0 block ${isDragging ? 'shadow-[0_6px_14px_rgba(0,0,0,0.45)]' : ''} ${selected ? 'outline-2 outline-offset-2 outline-ink' : ''}`}
+        style={{ top, height: block, width: Math.max(4, column.block - 4), background: hexFromOklab(swatch.colour) }}
+      />
+      <span className="absolute left-0 flex max-w-full items-center gap-0.5 overflow-hidden text-xs whitespace-nowrap" style={{ top: top + block + 3, width: column.width - 4 }}>
+        {swatch.locked && <Lock size={11} className="shrink-0" aria-hidden />}
+        <span className="shrink-0 font-semibold">{number}</span>
+        <span className="truncate pl-0.5">{column.width > 64 ? swatch.name : ''}</span>
+      </span>
+    </button>
+  );
+}

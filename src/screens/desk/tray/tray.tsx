@@ -1,0 +1,114 @@
+'use client';
+
+import { closestCenter, DndContext, KeyboardSensor, PointerSensor, TouchSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import { horizontalListSortingStrategy, SortableContext, sortableKeyboardCoordinates } from '@dnd-kit/sortable';
+import { useRef, useState } from 'react';
+import { scaleMarks } from '@/core/colour/value-scale';
+import { Button } from '@/ui/button';
+import { useSettings } from '@/ui/settings';
+import { layStave } from '@/ui/stave-layout';
+import { several } from '@/ui/words';
+import { useDesk, useDeskStore, useDocument } from '../desk-store';
+import { moveSwatch } from '../edits';
+import { useSize } from '../stage/stage';
+import type { usePalette } from '../use-palette';
+import { SaveDialog } from './save-dialog';
+import { TrayBlock } from './tray-block';
+
+const LEAST_COLUMN = 40;
+const BLOCK = 24;
+const LABEL = 18;
+
+/** The study's palette as a stave: the palette's one home, always in view. */
+export function Tray({ studyId, palette }: { studyId: string; palette: ReturnType<typeof usePalette> }) {
+  const { swatches, count } = useDocument((document) => document.palette);
+  const selected = useDesk((state) => state.selected);
+  const store = useDeskStore();
+  const { settings } = useSettings();
+  const [saving, setSaving] = useState(false);
+  const lines = useRef<HTMLDivElement>(null);
+  const { width, height } = useSize(lines);
+  const room = Math.max(20, height - BLOCK - LABEL);
+  const columns = layStave(swatches.map((swatch) => swatch.share), Math.max(width, swatches.length * LEAST_COLUMN), LEAST_COLUMN);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(TouchSensor, { activationConstraint: { delay: 180, tolerance: 8 } }),
+    useSensor(KeyboardSensor, {
+      coordinateGetter: sortableKeyboardCoordinates,
+      keyboardCodes: { start: ['Space'], cancel: ['Escape'], end: ['Space', 'Enter'] },
+    }),
+  );
+
+  const move = (id: string, to: number) => store.getState().change((document) => moveSwatch(document, id, to));
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    const to = swatches.findIndex(({ id }) => id === over?.id);
+    if (to >= 0) move(String(active.id), to);
+  };
+  const onKey = (event: React.KeyboardEvent, id: string, at: number) => {
+    const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+    if (event.key === 'Delete' || event.key === 'Backspace') {
+      event.preventDefault();
+      void palette.remove(id);
+    } else if (event.altKey && by) {
+      event.preventDefault();
+      move(id, at + by);
+    }
+  };
+
+  return (
+    <section aria-label="Palette" className="flex h-full bg-sheet">
+      <div className="flex w-37 shrink-0 flex-col justify-between border-r px-4.5 py-3 max-[1000px]:w-30 max-[1000px]:px-3">
+        <div>
+          <h2 className="font-serif text-lg italic">Palette</h2>
+          <p className="text-sm leading-snug text-soft">
+            {swatches.length === 0 ? 'empty' : several(swatches.length, 'colour')}
+            {swatches.some((swatch) => swatch.locked) && `, ${swatches.filter((swatch) => swatch.locked).length} locked`}
+          </p>
+        </div>
+      </div>
+      <div className="relative min-w-0 grow overflow-x-auto overflow-y-hidden px-3 py-2.5" data-testid="tray">
+        <div ref={lines} className="relative h-full" style={{ minWidth: swatches.length * LEAST_COLUMN }}>
+          {scaleMarks(settings.scale).map(({ mark, value }, i) => (
+            <div key={mark} className="absolute inset-x-0 border-t border-line" style={{ top: (1 - value / 10) * room + BLOCK / 2 }} aria-hidden>
+              {(settings.scale.steps < 7 || i % 2 === 0) && <span className="absolute -top-2 right-0 bg-sheet pl-1 text-[11px] leading-4 text-soft">{mark}</span>}
+            </div>
+          ))}
+          <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd} id="tray">
+            <SortableContext items={swatches.map(({ id }) => id)} strategy={horizontalListSortingStrategy}>
+              {width > 0 &&
+                swatches.map((swatch, i) => (
+                  <TrayBlock
+                    key={swatch.id}
+                    swatch={swatch}
+                    number={i + 1}
+                    column={columns[i]}
+                    block={BLOCK}
+                    room={room}
+                    selected={selected === swatch.id}
+                    onSelect={() => {
+                      store.getState().set({ selected: swatch.id });
+                      store.getState().look({ step: 'palette', at: null });
+                    }}
+                    onPoint={(on) => store.getState().set({ hovered: on ? { kind: 'swatch', id: swatch.id } : null })}
+                    onKey={(event) => onKey(event, swatch.id, i)}
+                  />
+                ))}
+            </SortableContext>
+          </DndContext>
+          {swatches.length === 0 && (
+            <p className="absolute inset-0 flex items-center font-serif text-xl italic">Extract colours, or pick them from the picture.</p>
+          )}
+        </div>
+      </div>
+      <div className="flex w-40 shrink-0 flex-col justify-center gap-2 border-l px-3">
+        <Button disabled={palette.busy} onClick={() => void palette.extract(count)}>
+          {palette.busy ? 'Extracting …' : swatches.length === 0 ? 'Extract' : 'Extract again'}
+        </Button>
+        <Button weight="strong" disabled={swatches.length === 0} onClick={() => setSaving(true)}>
+          Save to Drawers
+        </Button>
+      </div>
+      {saving && <SaveDialog studyId={studyId} onClose={() => setSaving(false)} />}
+    </section>
+  );
+}

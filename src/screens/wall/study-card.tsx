@@ -1,0 +1,92 @@
+'use client';
+
+import { format } from 'date-fns';
+import { Ellipsis } from 'lucide-react';
+import Link from 'next/link';
+import { useState } from 'react';
+import type { StudyCard as Card } from '@/contracts/study';
+import { Button } from '@/ui/button';
+import { Menu } from '@/ui/menu';
+import { useSettings } from '@/ui/settings';
+import { Stave, staveWords } from '@/ui/stave';
+
+const HEIGHT = 200;
+const NARROWEST = 168;
+
+interface Props {
+  card: Card;
+  onRename: (title: string) => void;
+  onDelete: () => void;
+}
+
+/** A study as it hangs: the picture, its stave under it, its title and what is known of it. */
+export function StudyCard({ card, onRename, onDelete }: Props) {
+  const { settings } = useSettings();
+  const [renaming, setRenaming] = useState(false);
+  const width = Math.max(NARROWEST, Math.round(HEIGHT * Math.min(card.aspect, 2.2)));
+  const facts = [card.maker, card.key && `${card.key} key, ${card.range} range`, format(new Date(card.createdAt), 'd MMM yyyy')];
+  return (
+    <li className="max-w-full" style={{ width }}>
+      <Link href={`/desk/${card.id}`} className="block" aria-label={`Open ${card.title}`}>
+        <img
+          src={`/api/pictures/${card.pictureId}/thumbnail`}
+          alt=""
+          className="block w-full bg-faint object-cover"
+          style={{ height: HEIGHT }}
+        />
+        <div className="mt-1 bg-sheet px-1 py-1">
+          <Stave swatches={card.swatches} scale={settings.scale} height={52} label={staveWords(card.swatches)} />
+        </div>
+      </Link>
+      <div className="flex items-start gap-1 pt-1.5">
+        <div className="min-w-0 grow">
+          {renaming ? (
+            <RenameField
+              title={card.title}
+              onDone={(title) => {
+                setRenaming(false);
+                if (title && title !== card.title) onRename(title);
+              }}
+            />
+          ) : (
+            <h2 className="line-clamp-2 font-serif text-lg leading-snug" title={card.title}>
+              {card.title}
+            </h2>
+          )}
+          <p className="text-sm leading-snug">{facts.filter(Boolean).join(' · ')}</p>
+        </div>
+        <Menu
+          trigger={
+            <Button weight="quiet" aria-label={`More for ${card.title}`}>
+              <Ellipsis size={20} aria-hidden />
+            </Button>
+          }
+          items={[
+            { title: 'Rename', onSelect: () => setRenaming(true) },
+            { title: 'Delete', onSelect: onDelete },
+          ]}
+        />
+      </div>
+    </li>
+  );
+}
+
+function RenameField({ title, onDone }: { title: string; onDone: (title: string | null) => void }) {
+  const [text, setText] = useState(title);
+  return (
+    <input
+      aria-label="Title"
+      autoFocus
+      value={text}
+      maxLength={200}
+      onFocus={(event) => event.target.select()}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={() => onDone(text.trim())}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') onDone(text.trim());
+        if (event.key === 'Escape') onDone(null);
+      }}
+      className="h-10 w-full border border-ink bg-sheet px-2 font-serif text-lg text-ink"
+    />
+  );
+}

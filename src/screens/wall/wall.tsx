@@ -1,0 +1,121 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useEffect, useMemo, useState } from 'react';
+import { useDropzone } from 'react-dropzone';
+import type { StudyCard as Card } from '@/contracts/study';
+import { call, nothing } from '@/ui/api';
+import { Button } from '@/ui/button';
+import { offerUndo, showFault } from '@/ui/notices';
+import { TopLine } from '@/ui/shell';
+import { Arrivals } from './arrivals';
+import { KnownDialog } from './known-dialog';
+import { StudyCard } from './study-card';
+import { useBringIn } from './use-bring-in';
+
+const SAMPLE = { path: '/samples/lower-station.webp', name: 'Lower station, rain at dusk.webp' };
+
+/** All studies. A picture dropped or pasted anywhere begins one. */
+export function Wall({ studies }: { studies: Card[] }) {
+  const router = useRouter();
+  const [search, setSearch] = useState('');
+  const { arrivals, known, bringIn, beginAgain, dropKnown } = useBringIn();
+  const { getRootProps, getInputProps, isDragActive, open } = useDropzone({
+    noClick: true,
+    noKeyboard: true,
+    onDrop: (files) => bringIn(files),
+  });
+
+  useEffect(() => {
+    const paste = (event: ClipboardEvent) => {
+      const files = Array.from(event.clipboardData?.files ?? []);
+      if (files.length > 0) bringIn(files);
+    };
+    window.addEventListener('paste', paste);
+    return () => window.removeEventListener('paste', paste);
+  }, [bringIn]);
+
+  const shown = useMemo(() => {
+    const wanted = search.trim().toLowerCase();
+    return studies.filter((card) => card.title.toLowerCase().includes(wanted));
+  }, [studies, search]);
+
+  const act = (action: () => Promise<unknown>) =>
+    action().then(() => router.refresh(), showFault);
+
+  const remove = (card: Card) =>
+    act(async () => {
+      await call('DELETE', `/api/studies/${card.id}`, nothing);
+      offerUndo(`“${card.title}” was deleted.`, () =>
+        act(() => call('POST', `/api/studies/${card.id}/restore`, nothing)),
+      );
+    });
+
+  return (
+    <div {...getRootProps({ className: 'flex min-h-screen flex-col bg-surround' })}>
+      <input {...getInputProps({ 'aria-label': 'Choose a picture' })} />
+      <TopLine>
+        <input
+          type="search"
+          aria-label="Search by title"
+          placeholder="Search by title"
+          value={search}
+          onChange={(event) => setSearch(event.target.value)}
+          className="ml-auto h-9 w-full max-w-60 min-w-16 border border-line bg-sheet px-2.5 placeholder:text-soft"
+        />
+        <Button weight="strong" onClick={open} className="h-9 min-h-9 whitespace-nowrap">
+          Bring in<span className="max-sm:hidden"> a picture</span>
+        </Button>
+      </TopLine>
+      <main className="wall grow px-4 py-6 sm:px-6">
+        <h1 className="sr-only">Wall</h1>
+        <Arrivals arrivals={arrivals} />
+        {studies.length === 0 ? (
+          <FirstStep onChoose={open} onSample={() => void fetchSample().then((file) => bringIn([file]), showFault)} />
+        ) : shown.length === 0 ? (
+          <p className="font-serif text-2xl">No study has “{search}” in its title.</p>
+        ) : (
+          <ul className="flex flex-wrap gap-x-6 gap-y-8">
+            {shown.map((card) => (
+              <StudyCard
+                key={card.id}
+                card={card}
+                onRename={(title) => void act(() => call('PATCH', `/api/studies/${card.id}`, nothing, { title }))}
+                onDelete={() => void remove(card)}
+              />
+            ))}
+          </ul>
+        )}
+      </main>
+      {isDragActive && (
+        <div className="pointer-events-none fixed inset-0 z-40 flex items-center justify-center border-8 border-ink bg-panel/85">
+          <p className="font-serif text-4xl">Let go, and the study begins.</p>
+        </div>
+      )}
+      <KnownDialog known={known} onClose={dropKnown} onBeginAgain={(id) => void beginAgain(id)} />
+    </div>
+  );
+}
+
+function FirstStep({ onChoose, onSample }: { onChoose: () => void; onSample: () => void }) {
+  return (
+    <section className="mx-auto mt-[12vh] max-w-xl">
+      <h2 className="font-serif text-4xl leading-tight">Drop a picture here, and see how its colour works.</h2>
+      <p className="mt-4 text-lg">
+        A photograph or a master work: JPEG, PNG, WebP, AVIF, TIFF or GIF, up to 40 MB. You can also paste one.
+      </p>
+      <div className="mt-6 flex flex-wrap gap-3">
+        <Button weight="strong" onClick={onChoose}>
+          Choose a picture
+        </Button>
+        <Button onClick={onSample}>Try it with a sample</Button>
+      </div>
+    </section>
+  );
+}
+
+async function fetchSample(): Promise<File> {
+  const response = await fetch(SAMPLE.path);
+  if (!response.ok) throw new Error('The sample is missing from this installation.');
+  return new File([await response.blob()], SAMPLE.name);
+}

@@ -1,0 +1,21 @@
+import { closePool } from '@/workers/server/pool';
+import { closeDatabase, database } from './client';
+
+/**
+ * A throw while starting would leave a server that answers 500 for ever, so it says why and ends.
+ * The signal handlers are ours (NEXT_MANUAL_SIG_HANDLE), so that the database is closed first.
+ */
+export async function openForServing(): Promise<void> {
+  try {
+    await database();
+  } catch (error) {
+    console.error(error instanceof Error ? error.message : error);
+    process.exit(1);
+  }
+  for (const signal of ['SIGTERM', 'SIGINT'] as const)
+    process.once(signal, async () => {
+      await closeDatabase().catch((error) => console.error(error));
+      await closePool();
+      process.exit(0);
+    });
+}

@@ -1,0 +1,44 @@
+import { ZodError } from 'zod';
+import type { Fault } from '@/contracts/bring-in';
+
+/**
+ * The one kind of error that services throw: a code for programs, a sentence for the person (what
+ * happened, what was kept, what to do) and the HTTP status it becomes.
+ */
+export class ServiceError extends Error {
+  readonly code: string;
+  readonly status: number;
+  /** What the client needs to go on, such as the document that is newer. */
+  readonly detail: unknown;
+
+  constructor(code: string, sentence: string, status: number, detail?: unknown) {
+    super(sentence);
+    this.name = 'ServiceError';
+    this.code = code;
+    this.status = status;
+    this.detail = detail;
+  }
+}
+
+export function notFound(what: string): ServiceError {
+  return new ServiceError('not-found', `That ${what} isn’t here. It may have been deleted in another window.`, 404);
+}
+
+/** Any thrown thing as a fault; what we did not foresee is logged and told without its inner words. */
+export function faultOf(error: unknown): Fault & { detail?: unknown } {
+  if (error instanceof ServiceError)
+    return { code: error.code, message: error.message, status: error.status, detail: error.detail };
+  if (error instanceof ZodError) {
+    const issue = error.issues[0];
+    const where = issue.path.join(' › ');
+    return { code: 'not-as-agreed', message: where ? `${where}: ${issue.message}` : issue.message, status: 400 };
+  }
+  if (error instanceof SyntaxError)
+    return { code: 'not-json', message: 'What was sent is not JSON.', status: 400 };
+  console.error(error);
+  return {
+    code: 'unforeseen',
+    message: 'Something went wrong that we did not foresee. What was saved before is kept; please try again.',
+    status: 500,
+  };
+}

@@ -1,0 +1,143 @@
+import { createHash, randomUUID } from 'node:crypto';
+import { and, eq, isNull } from 'drizzle-orm';
+import { CORE_VERSION } from '@/core/index';
+import { paletteNames } from '@/core/colour/name';
+import type { Extraction } from '@/core/palette/extract';
+import type { Stage } from '@/contracts/bring-in';
+import { newDocument, type StudyDocument, type TraySwatch } from '@/contracts/study';
+import { runReading } from '@/workers/server/pool';
+import { database } from '../db/client';
+import { picture, pictureBytes, reading, study, studyRevision } from '../db/schema';
+import { readingKey } from '../readings/reading-key';
+import { encodeThumbnail, encodeWorking, makeWorkingCopy } from './read-picture';
+
+export type BroughtIn =
+  | { kind: 'new'; studyId: string }
+  | { kind: 'known'; pictureId: string; studies: { id: string; title: string }[] };
+
+/** The radius that a place found by extraction is shown with, as a share of the diagonal. */
+const HOME_RADIUS = 0.015;
+const WHOLE = { framing: { angle: 0, crop: null }, cast: null };
+
+/**
+ * Takes a picture in and begins a study of it with a first palette and value reading. A picture
+ * already here (by content) is not stored again: its studies come back for the person to choose.
+ * Nothing is stored when it is refused or `signal` stops it.
+ */
+export async function bringIn(
+  bytes: Uint8Array,
+  fileName: string,
+  onStage: (stage: Stage) => void = () => undefined,
+  signal?: AbortSignal,
+): Promise<BroughtIn> {
+  onStage('looking');
+  const db = await database();
+  const hash = createHash('sha256').update(bytes).digest('hex');
+  const known = await findKnown(hash);
+  if (known) return known;
+
+  onStage('working copy');
+  const { working, type, width, height } = await makeWorkingCopy(bytes);
+  signal?.throwIfAborted();
+  onStage('palette');
+  const document = newDocument(titleOf(fileName));
+  const [result, workingBytes, thumbnail] = await Promise.all([
+    runReading(
+      {
+        picture: working,
+        development: WHOLE,
+        values: document.values,
+        palette: { count: document.palette.count, keep: [] },
+      },
+      signal,
+    ),
+    encodeWorking(working),
+    encodeThumbnail(working),
+  ]);
+  if (result.palette) document.palette.swatches = firstTray(result.palette);
+  signal?.throwIfAborted();
+
+  onStage('keeping');
+  return db.transaction(async (tx) => {
+    const [row] = await tx
+      .insert(picture)
+      .values({
+        hash,
+        name: fileName.slice(0, 255),
+        type,
+        size: bytes.byteLength,
+        width,
+        height,
+        workingWidth: working.width,
+        workingHeight: working.height,
+      })
+      .onConflictDoNothing()
+      .returning({ id: picture.id });
+    // The same file, sent twice at once: the other one was first.
+    if (!row) return (await findKnown(hash)) ?? Promise.reject(new Error('picture vanished'));
+    await tx
+      .insert(pictureBytes)
+      .values({ pictureId: row.id, original: bytes, working: workingBytes, thumbnail });
+    const studyId = await insertStudy(tx, row.id, document);
+    await tx.insert(reading).values({
+      studyId,
+      core: CORE_VERSION,
+      of: readingKey(document),
+      key: result.values.key,
+      range: result.values.range,
+      median: result.values.median,
+      values: result.values,
+    });
+    return { kind: 'new', studyId } as const;
+  });
+}
+
+type Writer = Pick<Awaited<ReturnType<typeof database>>, 'insert'>;
+
+/** Stores a first revision of a study and answers its id. */
+export async function insertStudy(
+  tx: Writer,
+  pictureId: string,
+  document: StudyDocument,
+): Promise<string> {
+  const id = randomUUID();
+  await tx.insert(study).values({ id, pictureId, title: document.title, document, revision: 1 });
+  await tx.insert(studyRevision).values({ studyId: id, revision: 1, document });
+  return id;
+}
+
+async function findKnown(hash: string): Promise<BroughtIn | null> {
+  const db = await database();
+  const [found] = await db.select({ id: picture.id }).from(picture).where(eq(picture.hash, hash));
+  if (!found) return null;
+  const studies = await db
+    .select({ id: study.id, title: study.title })
+    .from(study)
+    .where(and(eq(study.pictureId, found.id), isNull(study.deletedAt)));
+  return { kind: 'known', pictureId: found.id, studies };
+}
+
+/** "rainy_street-2.jpg" as "rainy street 2". */
+export function titleOf(fileName: string): string {
+  const bare = fileName
+    .replace(/\.[a-z0-9]{2,5}$/i, '')
+    .replace(/[_-]+/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
+  return bare.slice(0, 200) || 'Untitled picture';
+}
+
+function firstTray({ swatches }: Extraction): TraySwatch[] {
+  const names = paletteNames(swatches.map((swatch) => swatch.colour));
+  return swatches.map(({ colour, share, home }, i) => ({
+    id: randomUUID(),
+    name: names[i],
+    note: '',
+    colour,
+    share,
+    locked: false,
+    origin: 'extracted',
+    area: home && { ...home, radius: HOME_RADIUS },
+    spread: null,
+  }));
+}

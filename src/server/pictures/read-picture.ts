@@ -1,0 +1,125 @@
+import sharp, { type Metadata } from 'sharp';
+import { MOST_PIXELS } from '@/contracts/bring-in';
+import { countSeen, OPAQUE, type Picture } from '@/core/picture/picture';
+import { refusal } from './refusals';
+
+/** The long side of the working copy in pixels. */
+export const WORKING_SIDE = 1600;
+const THUMBNAIL_SIDE = 560;
+
+const TYPES: Record<string, string> = {
+  jpeg: 'image/jpeg',
+  png: 'image/png',
+  webp: 'image/webp',
+  heif: 'image/avif',
+  tiff: 'image/tiff',
+  gif: 'image/gif',
+};
+
+export interface PictureLook {
+  type: string;
+  /** Pixels of the original, upright. */
+  width: number;
+  height: number;
+}
+
+export interface WorkingCopy extends PictureLook {
+  /** Upright sRGB at most 1600 px on its long side; alpha is 0 or 255. */
+  working: Picture;
+}
+
+const reader = (bytes: Uint8Array) =>
+  sharp(bytes, { failOn: 'truncated', limitInputPixels: MOST_PIXELS, pages: 1 });
+
+/** Reads the header alone, and refuses what its figures already rule out before anything is decoded. */
+export async function lookAt(bytes: Uint8Array): Promise<PictureLook> {
+  if (bytes.byteLength === 0) throw refusal.empty();
+  const head = await header(bytes);
+  const type = TYPES[head.format ?? ''];
+  const heifButNotAvif = head.format === 'heif' && head.compression !== 'av1';
+  if (!type || heifButNotAvif || !head.width || !head.height) throw refusal.notAPicture();
+  if (head.width * head.height > MOST_PIXELS) throw refusal.tooManyPixels(head.width, head.height);
+  if (head.format === 'tiff' && (head.pages ?? 1) > 1) throw refusal.pages(head.pages ?? 1);
+  const upright = head.autoOrient ?? { width: head.width, height: head.height };
+  return { type, width: upright.width, height: upright.height };
+}
+
+async function header(bytes: Uint8Array): Promise<Metadata> {
+  try {
+    // The limit is ours to check, so that the refusal can say the size.
+    return await sharp(bytes, { failOn: 'none', limitInputPixels: false }).metadata();
+  } catch {
+    throw refusal.notAPicture();
+  }
+}
+
+/** Decodes, turns upright, brings through its profile to sRGB and makes small. Throws the refusals. */
+export async function makeWorkingCopy(bytes: Uint8Array): Promise<WorkingCopy> {
+  const look = await lookAt(bytes);
+  const { data, info } = await decode(bytes);
+  makeAlphaWhole(data);
+  return {
+    ...look,
+    working: {
+      width: info.width,
+      height: info.height,
+      data: new Uint8ClampedArray(data.buffer, data.byteOffset, data.byteLength),
+    },
+  };
+}
+
+async function decode(bytes: Uint8Array) {
+  try {
+    return await reader(bytes)
+      .autoOrient()
+      .resize(WORKING_SIDE, WORKING_SIDE, { fit: 'inside', withoutEnlargement: true })
+      .toColourspace('srgb')
+      .ensureAlpha()
+      .raw({ depth: 'uchar' })
+      .toBuffer({ resolveWithObject: true });
+  } catch (error) {
+    const words = error instanceof Error ? error.message : '';
+    if (/pixel limit/i.test(words)) throw refusal.tooManyPixels(0, 0);
+    if (/cmyk|profile|colou?rspace|icc/i.test(words)) throw refusal.cmyk();
+    throw refusal.truncated();
+  }
+}
+
+/**
+ * A half-transparent pixel has no colour of its own to measure, and browsers and servers disagree on
+ * its last digit. So in the working copy a pixel is there or it is not.
+ */
+function makeAlphaWhole(rgba: Uint8Array): void {
+  for (let i = 0; i < rgba.length; i += 4) {
+    if (rgba[i + 3] >= OPAQUE) rgba[i + 3] = 255;
+    else rgba[i] = rgba[i + 1] = rgba[i + 2] = rgba[i + 3] = 0;
+  }
+}
+
+const raw = ({ width, height, data }: Picture) =>
+  sharp(data, { raw: { width, height, channels: 4 } });
+
+/** The working copy as a lossless file: fast to write, since somebody is waiting for it. */
+export async function encodeWorking(working: Picture): Promise<Uint8Array> {
+  const whole = countSeen(working) === working.width * working.height;
+  const image = whole ? raw(working).removeAlpha() : raw(working);
+  return image.png({ compressionLevel: 1, adaptiveFiltering: true }).toBuffer();
+}
+
+/** A small lossy copy for the Wall. */
+export async function encodeThumbnail(working: Picture): Promise<Uint8Array> {
+  return raw(working)
+    .resize(THUMBNAIL_SIDE, THUMBNAIL_SIDE, { fit: 'inside', withoutEnlargement: true })
+    .webp({ quality: 82 })
+    .toBuffer();
+}
+
+/** A stored working copy back to pixels. */
+export async function decodeWorking(bytes: Uint8Array): Promise<Picture> {
+  const { data, info } = await sharp(bytes).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
+  return {
+    width: info.width,
+    height: info.height,
+    data: new Uint8ClampedArray(data.buffer, data.byteOffset, data.byteLength),
+  };
+}

@@ -1,0 +1,6 @@
+import type { StudyDocument } from '@/contracts/study';
+
+/** Changes exactly when a stored reading of the study would come out differently. */
+export function readingKey({ framing, neutral, values }: StudyDocument): string {
+  return JSON.stringify([framing.angle, framing.crop, neutral?.cast ?? null, values.zones, values.breaks]);
+}

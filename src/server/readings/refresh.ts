@@ -1,0 +1,37 @@
+import { eq } from 'drizzle-orm';
+import { CORE_VERSION } from '@/core/index';
+import { runReading } from '@/workers/server/pool';
+import { database } from '../db/client';
+import { pictureBytes, reading, study } from '../db/schema';
+import { decodeWorking } from '../pictures/read-picture';
+import { readingKey } from './reading-key';
+
+/** Makes the stored reading of a study anew if its document, or the core, has moved on since. */
+export async function refreshReading(studyId: string): Promise<void> {
+  const db = await database();
+  const [found] = await db
+    .select({ document: study.document, pictureId: study.pictureId, of: reading.of, core: reading.core })
+    .from(study)
+    .leftJoin(reading, eq(reading.studyId, study.id))
+    .where(eq(study.id, studyId));
+  if (!found) return;
+  const { document } = found;
+  const of = readingKey(document);
+  if (found.of === of && found.core === CORE_VERSION) return;
+
+  const [bytes] = await db
+    .select({ working: pictureBytes.working })
+    .from(pictureBytes)
+    .where(eq(pictureBytes.pictureId, found.pictureId));
+  const { values } = await runReading({
+    picture: await decodeWorking(bytes.working),
+    development: { framing: document.framing, cast: document.neutral?.cast ?? null },
+    values: document.values,
+    palette: null,
+  });
+  const row = { core: CORE_VERSION, of, key: values.key, range: values.range, median: values.median, values };
+  await db
+    .insert(reading)
+    .values({ studyId, ...row })
+    .onConflictDoUpdate({ target: reading.studyId, set: row });
+}

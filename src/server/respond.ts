@@ -1,0 +1,54 @@
+import { z } from 'zod';
+import { faultOf, notFound, ServiceError } from './errors';
+
+type Handler<C> = (request: Request, context: C) => Promise<Response>;
+
+/** Wraps a route handler: whatever it throws becomes a response in one form. */
+export function answering<C>(handler: Handler<C>): Handler<C> {
+  return async (request, context) => {
+    try {
+      refuseStrangers(request);
+      return await handler(request, context);
+    } catch (error) {
+      const { status, ...fault } = faultOf(error);
+      return Response.json({ error: { ...fault, status } }, { status });
+    }
+  };
+}
+
+type WithId = { params: Promise<{ id: string }> };
+
+/** The id in a route's path; one that can't be an id is simply not found. */
+export async function idOf({ params }: WithId, what: string): Promise<string> {
+  const { id } = await params;
+  if (!z.uuid().safeParse(id).success) throw notFound(what);
+  return id;
+}
+
+/** A file name for a download, in any script (RFC 6266, RFC 5987). */
+export function attachment(fileName: string): string {
+  const plain = fileName.replace(/[^\x20-\x7e]|["\\%/]/g, '_');
+  const encoded = encodeURIComponent(fileName.replace(/[/\\]/g, '_')).replace(/['()*]/g, (c) => '%' + c.charCodeAt(0).toString(16));
+  return `attachment; filename="${plain}"; filename*=UTF-8''${encoded}`;
+}
+
+/** Reads a body whole, and stops reading as soon as it is larger than it may be. */
+export async function readBody(request: Request, most: number, tooLarge: () => Error): Promise<Uint8Array> {
+  if (Number(request.headers.get('content-length') ?? 0) > most) throw tooLarge();
+  const parts: Uint8Array[] = [];
+  let size = 0;
+  for await (const part of request.body ?? []) {
+    size += part.byteLength;
+    if (size > most) throw tooLarge();
+    parts.push(part);
+  }
+  return Buffer.concat(parts);
+}
+
+/** Pages of other sites may not change anything here, even from the same machine's browser. */
+function refuseStrangers(request: Request): void {
+  const origin = request.headers.get('origin');
+  if (request.method === 'GET' || !origin) return;
+  if (origin === 'null' || new URL(origin).host !== request.headers.get('host'))
+    throw new ServiceError('stranger', 'Another site tried to change something here. Nothing was changed.', 403);
+}

@@ -1,0 +1,143 @@
+import { and, desc, eq, isNull, sql } from 'drizzle-orm';
+import type { z } from 'zod';
+import {
+  newDocument,
+  newerStudySchema,
+  type Study,
+  type StudyCard,
+  type StudyDocument,
+} from '@/contracts/study';
+import { database } from '../db/client';
+import { picture, reading, study, studyRevision } from '../db/schema';
+import { notFound, ServiceError } from '../errors';
+import { insertStudy, titleOf } from '../pictures/bring-in';
+import { refreshReading } from '../readings/refresh';
+
+/** The Wall's studies, newest first. */
+export async function listStudies(): Promise<StudyCard[]> {
+  const db = await database();
+  const rows = await db
+    .select({
+      id: study.id,
+      document: study.document,
+      pictureId: study.pictureId,
+      createdAt: study.createdAt,
+      updatedAt: study.updatedAt,
+      width: picture.width,
+      height: picture.height,
+      key: reading.key,
+      range: reading.range,
+    })
+    .from(study)
+    .innerJoin(picture, eq(picture.id, study.pictureId))
+    .leftJoin(reading, eq(reading.studyId, study.id))
+    .where(isNull(study.deletedAt))
+    .orderBy(desc(study.createdAt), desc(study.id));
+  return rows.map(({ document, width, height, createdAt, updatedAt, ...row }) => ({
+    ...row,
+    title: document.title,
+    maker: document.maker,
+    kind: document.kind,
+    aspect: width / height,
+    createdAt: createdAt.toISOString(),
+    updatedAt: updatedAt.toISOString(),
+    swatches: document.palette.swatches,
+  }));
+}
+
+/** A study with the facts of its picture. Throws not-found, for a deleted one too. */
+export async function getStudy(id: string): Promise<Study> {
+  const db = await database();
+  const [row] = await db
+    .select({ study, picture })
+    .from(study)
+    .innerJoin(picture, eq(picture.id, study.pictureId))
+    .where(and(eq(study.id, id), isNull(study.deletedAt)));
+  if (!row) throw notFound('study');
+  const { createdAt: _, ...facts } = row.picture;
+  return {
+    id: row.study.id,
+    revision: row.study.revision,
+    document: row.study.document,
+    picture: facts,
+    createdAt: row.study.createdAt.toISOString(),
+    updatedAt: row.study.updatedAt.toISOString(),
+  };
+}
+
+/** A new study of a picture that is already here. */
+export async function createStudy(pictureId: string): Promise<string> {
+  const db = await database();
+  const [found] = await db.select({ name: picture.name }).from(picture).where(eq(picture.id, pictureId));
+  if (!found) throw notFound('picture');
+  const id = await db.transaction((tx) =>
+    insertStudy(tx, pictureId, newDocument(titleOf(found.name))),
+  );
+  await refreshReading(id);
+  return id;
+}
+
+/**
+ * Saves a document over the revision it was based on and keeps the old one. Throws `newer` with the
+ * document that is newer when somebody else has saved since, and stores nothing.
+ */
+export async function saveStudy(
+  id: string,
+  basedOn: number,
+  document: StudyDocument,
+): Promise<{ revision: number; updatedAt: string }> {
+  const db = await database();
+  const saved = await db.transaction(async (tx) => {
+    const [row] = await tx
+      .update(study)
+      .set({
+        document,
+        title: document.title,
+        revision: sql`${study.revision} + 1`,
+        updatedAt: sql`clock_timestamp()`,
+      })
+      .where(and(eq(study.id, id), eq(study.revision, basedOn), isNull(study.deletedAt)))
+      .returning({ revision: study.revision, updatedAt: study.updatedAt });
+    if (row) await tx.insert(studyRevision).values({ studyId: id, revision: row.revision, document });
+    return row;
+  });
+  if (!saved) throw newer(await getStudy(id));
+  // The reading follows from the document; a save need not wait for it.
+  void refreshReading(id).catch((error) => console.error(error));
+  return { revision: saved.revision, updatedAt: saved.updatedAt.toISOString() };
+}
+
+function newer({ revision, document }: Study): ServiceError {
+  const detail: z.infer<typeof newerStudySchema> = { revision, document };
+  return new ServiceError(
+    'newer',
+    'This study was changed in another window since you opened it. Nothing was overwritten.',
+    409,
+    detail,
+  );
+}
+
+/** Renames from the Wall: a change of the document like any other, on whatever revision stands. */
+export async function renameStudy(id: string, title: string): Promise<void> {
+  const { revision, document } = await getStudy(id);
+  await saveStudy(id, revision, { ...document, title });
+}
+
+/** Takes a study off the Wall; `restoreStudy` brings it back. */
+export async function deleteStudy(id: string): Promise<void> {
+  await setDeleted(id, true);
+}
+
+export async function restoreStudy(id: string): Promise<void> {
+  await setDeleted(id, false);
+}
+
+async function setDeleted(id: string, deleted: boolean): Promise<void> {
+  const db = await database();
+  const rows = await db
+    .update(study)
+    .set({ deletedAt: deleted ? sql`clock_timestamp()` : null })
+    .where(eq(study.id, id))
+    .returning({ id: study.id });
+  if (rows.length === 0) throw notFound('study');
+}

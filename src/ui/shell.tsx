@@ -1,0 +1,71 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import type { ReactNode } from 'react';
+import { SURROUNDS } from '@/contracts/settings';
+import { useSettings } from './settings';
+
+const ROOMS = [
+  { href: '/', title: 'Wall' },
+  { href: '/drawers', title: 'Drawers' },
+];
+
+const SURROUND_TITLES = { paper: 'paper', grey: 'studio grey', night: 'night' };
+const SURROUND_FILL = { paper: '#e8e8e8', grey: '#848484', night: '#2e2e2e' };
+
+/** The line along the top of every room: the name, the rooms, what the room adds, the surround. */
+export function TopLine({ children }: { children?: ReactNode }) {
+  const path = usePathname();
+  return (
+    <header className="flex h-12 shrink-0 items-center gap-1 border-b bg-panel px-3 sm:gap-2 sm:px-4">
+      <Link href="/" className="mr-1 flex h-10 items-center font-serif text-xl font-semibold italic sm:mr-3" aria-label="Bold Prism, to the Wall">
+        <span className="max-[480px]:hidden">Bold Prism</span>
+        <span className="hidden max-[480px]:inline">B P</span>
+      </Link>
+      <nav aria-label="Rooms" className="flex">
+        {ROOMS.map((room) => {
+          const here = room.href === '/' ? path === '/' : path.startsWith(room.href);
+          return (
+            <Link
+              key={room.href}
+              href={room.href}
+              aria-current={here ? 'page' : undefined}
+              className={`flex h-12 min-w-10 items-center border-b-2 px-2.5 ${here ? 'border-ink font-semibold' : 'border-transparent hover:border-line'}`}
+            >
+              {room.title}
+            </Link>
+          );
+        })}
+      </nav>
+      <div className="flex min-w-0 grow items-center gap-2">{children}</div>
+      <SurroundChoice />
+    </header>
+  );
+}
+
+/** The grey that pictures stand on; S goes to the next one. */
+function SurroundChoice() {
+  const { settings, change } = useSettings();
+  return (
+    <div role="radiogroup" aria-label="Surround" className="flex items-center">
+      {SURROUNDS.map((surround) => (
+        <button
+          key={surround}
+          type="button"
+          role="radio"
+          aria-checked={settings.surround === surround}
+          aria-label={SURROUND_TITLES[surround]}
+          title={`Surround: ${SURROUND_TITLES[surround]}`}
+          onClick={() => change({ surround })}
+          className="flex h-10 w-8 items-center justify-center"
+        >
+          <span
+            className={`block border border-ink ${settings.surround === surround ? 'h-6 w-6 outline-2 outline-offset-1 outline-ink' : 'h-[18px] w-[18px]'}`}
+            style={{ background: SURROUND_FILL[surround] }}
+          />
+        </button>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,47 @@
+'use client';
+
+import { Slider as Radix } from 'radix-ui';
+import { useId } from 'react';
+
+interface Props {
+  label: string;
+  value: number;
+  min: number;
+  max: number;
+  step?: number;
+  /** The value in words, beside the label and for screen readers. */
+  words: string;
+  onChange: (value: number) => void;
+  /** When the hand lets go. */
+  onCommit?: (value: number) => void;
+}
+
+export function Slider({ label, value, min, max, step = 1, words, onChange, onCommit }: Props) {
+  const id = useId();
+  return (
+    <div className="flex flex-col">
+      <div className="flex items-baseline justify-between text-[15px]">
+        <span id={id}>{label}</span>
+        <span className="text-soft">{words}</span>
+      </div>
+      <Radix.Root
+        className="relative flex h-10 touch-none items-center"
+        value={[value]}
+        min={min}
+        max={max}
+        step={step}
+        onValueChange={([next]) => onChange(next)}
+        onValueCommit={([next]) => onCommit?.(next)}
+      >
+        <Radix.Track className="relative h-px grow bg-ink">
+          <Radix.Range className="absolute h-[3px] -translate-y-px bg-ink" />
+        </Radix.Track>
+        <Radix.Thumb
+          aria-labelledby={id}
+          aria-valuetext={words}
+          className="block h-7 w-3 border border-ink bg-sheet before:absolute before:-inset-x-4 before:-inset-y-2 before:content-['']"
+        />
+      </Radix.Root>
+    </div>
+  );
+}

@@ -1,0 +1,121 @@
+import { merge, same, type Conflict } from './merge';
+
+/** A value as the server has acknowledged it. */
+export interface Saved<T> {
+  revision: number;
+  value: T;
+}
+
+export type SaveState = 'saved' | 'saving' | 'waiting for the server';
+
+export interface SaverOptions<T> {
+  start: Saved<T>;
+  /** Sends a value; the answer is the revision it became. */
+  send: (basedOn: number, value: T) => Promise<number>;
+  /** The newer value that a refusal carries, or null for any other failure. */
+  newerIn: (error: unknown) => Saved<T> | null;
+  /** Whether trying again later can help. */
+  passing: (error: unknown) => boolean;
+  /** The value became a merge of the person's and a newer one. */
+  onMerged: (merged: T, change: { base: T; theirs: T }, conflicts: Conflict[]) => void;
+  onState: (state: SaveState) => void;
+  onRefused: (error: unknown) => void;
+  onSaved?: (saved: Saved<T>) => void;
+  /** Milliseconds of quiet before a change is sent, and before a failed one is sent again. */
+  quiet?: number;
+  again?: number;
+}
+
+export interface Saver<T> {
+  /** The person's value now. */
+  offer: (value: T) => void;
+  /** What another window has saved. */
+  receive: (saved: Saved<T>) => void;
+  /** Sends at once what is waiting; resolves when it is acknowledged or has failed. */
+  flush: () => Promise<void>;
+  acknowledged: () => Saved<T>;
+  stop: () => void;
+}
+
+/**
+ * Keeps a value saved: one request at a time, each based on the last acknowledged revision; a
+ * newer revision from elsewhere is merged and the merge is saved, so that no window overwrites
+ * another; a server that does not answer is tried again until it does.
+ */
+export function createSaver<T>(options: SaverOptions<T>): Saver<T> {
+  const { quiet = 350, again = 2000 } = options;
+  let acknowledged = options.start;
+  let current = options.start.value;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let sending: Promise<void> | null = null;
+  let stopped = false;
+
+  const schedule = (after: number) => {
+    clearTimeout(timer);
+    if (!stopped) timer = setTimeout(() => void flush(), after);
+  };
+
+  const takeIn = (newer: Saved<T>) => {
+    const base = acknowledged.value;
+    acknowledged = newer;
+    const { value, conflicts } = merge(base, current, newer.value);
+    current = value;
+    options.onMerged(value, { base, theirs: newer.value }, conflicts);
+  };
+
+  const sendOnce = async () => {
+    const value = current;
+    options.onState('saving');
+    try {
+      const revision = await options.send(acknowledged.revision, value);
+      acknowledged = { revision, value };
+      options.onSaved?.(acknowledged);
+    } catch (error) {
+      const newer = options.newerIn(error);
+      if (newer) {
+        takeIn(newer);
+        if (!same(current, acknowledged.value)) schedule(0);
+      } else if (options.passing(error)) {
+        options.onState('waiting for the server');
+        schedule(again);
+        return;
+      } else {
+        // The server will never take this one: say so once, and try again only with the next change.
+        options.onRefused(error);
+        options.onState('waiting for the server');
+        return;
+      }
+    }
+    if (same(current, acknowledged.value)) options.onState('saved');
+    else schedule(0);
+  };
+
+  const flush = async (): Promise<void> => {
+    clearTimeout(timer);
+    if (sending) await sending;
+    if (same(current, acknowledged.value)) return;
+    sending = sendOnce().finally(() => (sending = null));
+    await sending;
+  };
+
+  return {
+    offer(value) {
+      current = value;
+      if (same(value, acknowledged.value)) return;
+      options.onState('saving');
+      schedule(quiet);
+    },
+    receive(saved) {
+      // While a request is on its way the answer to it will carry the same news.
+      if (sending || saved.revision <= acknowledged.revision) return;
+      takeIn(saved);
+      if (!same(current, acknowledged.value)) schedule(quiet);
+    },
+    flush,
+    acknowledged: () => acknowledged,
+    stop() {
+      stopped = true;
+      clearTimeout(timer);
+    },
+  };
+}
