@@ -17,7 +17,16 @@ const config = [
     files: ['src/core/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
-      'no-restricted-globals': ['error', 'window', 'document', 'navigator', 'process', 'Buffer', 'fetch', 'self'],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'navigator',
+        'process',
+        'Buffer',
+        'fetch',
+        'self',
+      ],
     },
   },
 ];

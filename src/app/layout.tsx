@@ -19,10 +19,7 @@ export default async function Layout({ children }: { children: ReactNode }) {
     <html lang="en" data-surround={settings.surround}>
       <body>
         <SettingsProvider initial={settings}>{children}</SettingsProvider>
-        <Toaster
-          position="bottom-center"
-          toastOptions={{ unstyled: true, className: 'notice' }}
-        />
+        <Toaster position="bottom-center" toastOptions={{ unstyled: true, className: 'notice' }} />
       </body>
     </html>
   );

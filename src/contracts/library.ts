@@ -43,8 +43,13 @@ export const librarySchema = libraryContentSchema.extend({
 });
 export type Library = z.infer<typeof librarySchema>;
 
-export const createLibrarySchema = libraryContentSchema.extend({ studyId: z.string().uuid().nullable() });
-export const saveLibrarySchema = z.object({ basedOn: z.number().int().min(1), content: libraryContentSchema });
+export const createLibrarySchema = libraryContentSchema.extend({
+  studyId: z.string().uuid().nullable(),
+});
+export const saveLibrarySchema = z.object({
+  basedOn: z.number().int().min(1),
+  content: libraryContentSchema,
+});
 export const savedLibrarySchema = z.object({ id: z.string(), revision: z.number().int() });
 
 export const libraryCardSchema = z.object({

@@ -1,7 +1,14 @@
 import { z } from 'zod';
 import { areaSchema, oklabSchema } from './colour';
 
-export const AIMS = ['values', 'colour', 'hidden colour', 'a gesture', 'speed', 'a medium'] as const;
+export const AIMS = [
+  'values',
+  'colour',
+  'hidden colour',
+  'a gesture',
+  'speed',
+  'a medium',
+] as const;
 export const KINDS = ['master work', 'photograph', 'own work'] as const;
 export const MOST_AIMS = 2;
 export const MOST_TRAY = 64;
@@ -11,7 +18,12 @@ const fraction = z.number().min(0).max(1);
 export const framingSchema = z.object({
   angle: z.number().min(-45).max(45),
   crop: z
-    .object({ x: fraction, y: fraction, width: z.number().min(0.01).max(1), height: z.number().min(0.01).max(1) })
+    .object({
+      x: fraction,
+      y: fraction,
+      width: z.number().min(0.01).max(1),
+      height: z.number().min(0.01).max(1),
+    })
     .refine((box) => box.x + box.width <= 1 + 1e-6 && box.y + box.height <= 1 + 1e-6, {
       message: 'the crop reaches beyond the picture',
     })
@@ -124,8 +136,13 @@ export const saveStudySchema = z.object({
   document: studyDocumentSchema,
 });
 export const savedStudySchema = z.object({ revision: z.number().int(), updatedAt: z.string() });
-export const renameSchema = z.object({ title: z.string().trim().min(1, 'A study needs a title.').max(200) });
+export const renameSchema = z.object({
+  title: z.string().trim().min(1, 'A study needs a title.').max(200),
+});
 export const createStudySchema = z.object({ pictureId: z.string().uuid() });
 
 /** What a refused save answers with: the document that is newer. */
-export const newerStudySchema = z.object({ revision: z.number().int(), document: studyDocumentSchema });
+export const newerStudySchema = z.object({
+  revision: z.number().int(),
+  document: studyDocumentSchema,
+});

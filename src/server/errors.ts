@@ -21,7 +21,11 @@ export class ServiceError extends Error {
 }
 
 export function notFound(what: string): ServiceError {
-  return new ServiceError('not-found', `That ${what} isn’t here. It may have been deleted in another window.`, 404);
+  return new ServiceError(
+    'not-found',
+    `That ${what} isn’t here. It may have been deleted in another window.`,
+    404,
+  );
 }
 
 /** Any thrown thing as a fault; what we did not foresee is logged and told without its inner words. */
@@ -31,14 +35,19 @@ export function faultOf(error: unknown): Fault & { detail?: unknown } {
   if (error instanceof ZodError) {
     const issue = error.issues[0];
     const where = issue.path.join(' › ');
-    return { code: 'not-as-agreed', message: where ? `${where}: ${issue.message}` : issue.message, status: 400 };
+    return {
+      code: 'not-as-agreed',
+      message: where ? `${where}: ${issue.message}` : issue.message,
+      status: 400,
+    };
   }
   if (error instanceof SyntaxError)
     return { code: 'not-json', message: 'What was sent is not JSON.', status: 400 };
   console.error(error);
   return {
     code: 'unforeseen',
-    message: 'Something went wrong that we did not foresee. What was saved before is kept; please try again.',
+    message:
+      'Something went wrong that we did not foresee. What was saved before is kept; please try again.',
     status: 500,
   };
 }

@@ -28,12 +28,19 @@ export async function idOf({ params }: WithId, what: string): Promise<string> {
 /** A file name for a download, in any script (RFC 6266, RFC 5987). */
 export function attachment(fileName: string): string {
   const plain = fileName.replace(/[^\x20-\x7e]|["\\%/]/g, '_');
-  const encoded = encodeURIComponent(fileName.replace(/[/\\]/g, '_')).replace(/['()*]/g, (c) => '%' + c.charCodeAt(0).toString(16));
+  const encoded = encodeURIComponent(fileName.replace(/[/\\]/g, '_')).replace(
+    /['()*]/g,
+    (c) => '%' + c.charCodeAt(0).toString(16),
+  );
   return `attachment; filename="${plain}"; filename*=UTF-8''${encoded}`;
 }
 
 /** Reads a body whole, and stops reading as soon as it is larger than it may be. */
-export async function readBody(request: Request, most: number, tooLarge: () => Error): Promise<Uint8Array> {
+export async function readBody(
+  request: Request,
+  most: number,
+  tooLarge: () => Error,
+): Promise<Uint8Array> {
   if (Number(request.headers.get('content-length') ?? 0) > most) throw tooLarge();
   const parts: Uint8Array[] = [];
   let size = 0;
@@ -50,5 +57,9 @@ function refuseStrangers(request: Request): void {
   const origin = request.headers.get('origin');
   if (request.method === 'GET' || !origin) return;
   if (origin === 'null' || new URL(origin).host !== request.headers.get('host'))
-    throw new ServiceError('stranger', 'Another site tried to change something here. Nothing was changed.', 403);
+    throw new ServiceError(
+      'stranger',
+      'Another site tried to change something here. Nothing was changed.',
+      403,
+    );
 }

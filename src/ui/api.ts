@@ -36,7 +36,11 @@ export async function call<T extends z.ZodType>(
 }
 
 /** Sends a file as it is, its name beside it. */
-export async function sendFile<T extends z.ZodType>(path: string, file: File, answer: T): Promise<z.infer<T>> {
+export async function sendFile<T extends z.ZodType>(
+  path: string,
+  file: File,
+  answer: T,
+): Promise<z.infer<T>> {
   const response = await send('POST', path, file, {
     headers: { 'x-file-name': encodeURIComponent(file.name) },
   });
@@ -53,12 +57,20 @@ async function send(
   try {
     response = await fetch(path, { ...options, method, body });
   } catch {
-    throw new RefusedError('unreachable', 'Bold Prism does not answer. Your work is kept in this window; is the server running?', 0);
+    throw new RefusedError(
+      'unreachable',
+      'Bold Prism does not answer. Your work is kept in this window; is the server running?',
+      0,
+    );
   }
   if (response.ok) return response;
   const parsed = answerSchema.safeParse(await response.json().catch(() => null));
   if (!parsed.success)
-    throw new RefusedError('unforeseen', `The server answered ${response.status} without saying why. Please try again.`, response.status);
+    throw new RefusedError(
+      'unforeseen',
+      `The server answered ${response.status} without saying why. Please try again.`,
+      response.status,
+    );
   const { code, message, status, detail } = parsed.data.error;
   throw new RefusedError(code, message, status, detail);
 }

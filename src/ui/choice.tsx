@@ -12,7 +12,13 @@ interface Props<T extends string> {
 }
 
 /** One of a few, side by side; the chosen one is filled. */
-export function Choice<T extends string>({ label, value, options, onChange, showLabel = true }: Props<T>) {
+export function Choice<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+  showLabel = true,
+}: Props<T>) {
   return (
     <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1">
       {showLabel && <span className="text-[15px]">{label}</span>}

@@ -19,14 +19,18 @@ export function ColourDetails({ colour }: { colour: Oklab }) {
   const warm = temperature(colour);
   const copyable = [
     { term: 'hex', text: hexFromOklab(colour) },
-    { term: 'OKLCH', text: `oklch(${oklch.L.toFixed(4)} ${oklch.C.toFixed(4)} ${oklch.h.toFixed(1)})` },
+    {
+      term: 'OKLCH',
+      text: `oklch(${oklch.L.toFixed(4)} ${oklch.C.toFixed(4)} ${oklch.h.toFixed(1)})`,
+    },
     { term: 'L*a*b*', text: `${lab.L.toFixed(1)} ${lab.a.toFixed(1)} ${lab.b.toFixed(1)}` },
   ];
   return (
     <div className="text-[15px]">
       <p>
-        {colourName(colour)}; value {valueWords(valueOfOklab(colour), settings.scale)}, {intensityWord(oklch.C)} at{' '}
-        {percent(intensityShare(oklch))} of what a screen can show, {warm < 0 ? 'cool' : 'warm'} {Math.abs(warm).toFixed(1)}.
+        {colourName(colour)}; value {valueWords(valueOfOklab(colour), settings.scale)},{' '}
+        {intensityWord(oklch.C)} at {percent(intensityShare(oklch))} of what a screen can show,{' '}
+        {warm < 0 ? 'cool' : 'warm'} {Math.abs(warm).toFixed(1)}.
       </p>
       <ul className="mt-1 flex flex-col">
         {copyable.map(({ term, text }) => (
@@ -34,7 +38,11 @@ export function ColourDetails({ colour }: { colour: Oklab }) {
             <button
               type="button"
               aria-label={`Copy ${term}: ${text}`}
-              onClick={() => void navigator.clipboard.writeText(text).then(() => say(`Copied ${text}`), showFault)}
+              onClick={() =>
+                void navigator.clipboard
+                  .writeText(text)
+                  .then(() => say(`Copied ${text}`), showFault)
+              }
               className="flex min-h-10 w-full items-center justify-between border-t px-1 text-sm hover:bg-faint"
             >
               <span className="text-soft">{term}</span>

@@ -8,21 +8,43 @@ interface Named {
   fault?: string;
 }
 
-export function TextField({ label, fault, ref, className = '', ...rest }: Named & InputHTMLAttributes<HTMLInputElement> & { ref?: Ref<HTMLInputElement> }) {
+export function TextField({
+  label,
+  fault,
+  ref,
+  className = '',
+  ...rest
+}: Named & InputHTMLAttributes<HTMLInputElement> & { ref?: Ref<HTMLInputElement> }) {
   return (
     <label className="flex flex-col gap-0.5">
       <span className="text-sm text-soft">{label}</span>
-      <input ref={ref} className={`${BOX} h-10 ${className}`} aria-invalid={fault ? true : undefined} {...rest} />
+      <input
+        ref={ref}
+        className={`${BOX} h-10 ${className}`}
+        aria-invalid={fault ? true : undefined}
+        {...rest}
+      />
       {fault && <span className="text-sm font-semibold">{fault}</span>}
     </label>
   );
 }
 
-export function NoteField({ label, fault, ref, className = '', ...rest }: Named & TextareaHTMLAttributes<HTMLTextAreaElement> & { ref?: Ref<HTMLTextAreaElement> }) {
+export function NoteField({
+  label,
+  fault,
+  ref,
+  className = '',
+  ...rest
+}: Named & TextareaHTMLAttributes<HTMLTextAreaElement> & { ref?: Ref<HTMLTextAreaElement> }) {
   return (
     <label className="flex flex-col gap-0.5">
       <span className="text-sm text-soft">{label}</span>
-      <textarea ref={ref} className={`${BOX} min-h-16 py-2 ${className}`} aria-invalid={fault ? true : undefined} {...rest} />
+      <textarea
+        ref={ref}
+        className={`${BOX} min-h-16 py-2 ${className}`}
+        aria-invalid={fault ? true : undefined}
+        {...rest}
+      />
       {fault && <span className="text-sm font-semibold">{fault}</span>}
     </label>
   );

@@ -1,6 +1,14 @@
 'use client';
 
-import { createContext, useCallback, useContext, useEffect, useRef, useState, type ReactNode } from 'react';
+import {
+  createContext,
+  useCallback,
+  useContext,
+  useEffect,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import type { Settings } from '@/contracts/settings';
 import { call, nothing } from './api';
 import { showFault } from './notices';
@@ -14,7 +22,13 @@ const SettingsContext = createContext<SettingsRoom | null>(null);
 const SAVE_AFTER = 400;
 
 /** Holds the person's settings, shows the surround on the whole page, and saves what changes. */
-export function SettingsProvider({ initial, children }: { initial: Settings; children: ReactNode }) {
+export function SettingsProvider({
+  initial,
+  children,
+}: {
+  initial: Settings;
+  children: ReactNode;
+}) {
   const [settings, setSettings] = useState(initial);
   const waiting = useRef<ReturnType<typeof setTimeout>>(undefined);
 
@@ -28,14 +42,17 @@ export function SettingsProvider({ initial, children }: { initial: Settings; chi
       setSettings(next);
       clearTimeout(waiting.current);
       waiting.current = setTimeout(
-        () => void call('PUT', '/api/settings', nothing, next, { keepalive: true }).catch(showFault),
+        () =>
+          void call('PUT', '/api/settings', nothing, next, { keepalive: true }).catch(showFault),
         SAVE_AFTER,
       );
     },
     [settings],
   );
 
-  return <SettingsContext.Provider value={{ settings, change }}>{children}</SettingsContext.Provider>;
+  return (
+    <SettingsContext.Provider value={{ settings, change }}>{children}</SettingsContext.Provider>
+  );
 }
 
 export function useSettings(): SettingsRoom {

@@ -19,7 +19,11 @@ export function TopLine({ children }: { children?: ReactNode }) {
   const path = usePathname();
   return (
     <header className="flex h-12 shrink-0 items-center gap-1 border-b bg-panel px-3 sm:gap-2 sm:px-4">
-      <Link href="/" className="mr-1 flex h-10 items-center font-serif text-xl font-semibold italic sm:mr-3" aria-label="Bold Prism, to the Wall">
+      <Link
+        href="/"
+        className="mr-1 flex h-10 items-center font-serif text-xl font-semibold italic sm:mr-3"
+        aria-label="Bold Prism, to the Wall"
+      >
         <span className="max-[480px]:hidden">Bold Prism</span>
         <span className="hidden max-[480px]:inline">B P</span>
       </Link>

@@ -9,7 +9,7 @@ interface Props {
   min: number;
   max: number;
   step?: number;
-  /** The value in words, beside the label and for screen readers. */
+  /** The value in words, beside the track and for screen readers. */
   words: string;
   onChange: (value: number) => void;
   /** When the hand lets go. */
@@ -19,13 +19,12 @@ interface Props {
 export function Slider({ label, value, min, max, step = 1, words, onChange, onCommit }: Props) {
   const id = useId();
   return (
-    <div className="flex flex-col">
-      <div className="flex items-baseline justify-between text-[15px]">
-        <span id={id}>{label}</span>
-        <span className="text-soft">{words}</span>
-      </div>
+    <div className="flex h-10 items-center gap-3 text-[15px]">
+      <span id={id} className="w-22 shrink-0">
+        {label}
+      </span>
       <Radix.Root
-        className="relative flex h-10 touch-none items-center"
+        className="relative flex h-10 grow touch-none items-center"
         value={[value]}
         min={min}
         max={max}
@@ -42,6 +41,7 @@ export function Slider({ label, value, min, max, step = 1, words, onChange, onCo
           className="block h-7 w-3 border border-ink bg-sheet before:absolute before:-inset-x-4 before:-inset-y-2 before:content-['']"
         />
       </Radix.Root>
+      <span className="w-12 shrink-0 text-right text-soft">{words}</span>
     </div>
   );
 }

@@ -15,7 +15,11 @@ const BLOCK_LEAST = 4;
  * shared out among the others; blocks stay in proportion to one another. A swatch with no share
  * counts as an even part.
  */
-export function layStave(shares: readonly (number | null)[], width: number, least: number): StaveColumn[] {
+export function layStave(
+  shares: readonly (number | null)[],
+  width: number,
+  least: number,
+): StaveColumn[] {
   const count = shares.length;
   if (count === 0) return [];
   const known = shares.map((share) => share ?? 1 / count);

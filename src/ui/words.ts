@@ -11,7 +11,19 @@ export function valueWords(value: number, scale: ValueScale): string {
   return onScale(value, scale).toFixed(1);
 }
 
-const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
+const NUMBERS = [
+  'no',
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+];
 
 /** A small whole number as a word, a large one in figures. */
 export function count(n: number): string {

@@ -40,8 +40,7 @@ export function everydayName(colour: Oklab): string | null {
   const { C, h } = oklchFromOklab(colour);
   const value = valueOfOklab(colour);
   const found = EVERYDAY.find(
-    (region) =>
-      within(value, region.value) && within(C, region.chroma) && hueWithin(h, region.hue),
+    (region) => within(value, region.value) && within(C, region.chroma) && hueWithin(h, region.hue),
   );
   return found ? found.name : null;
 }

@@ -16,7 +16,12 @@ export function oklabFromBytes([r, g, b]: Bytes): Oklab {
 
 /** `#rrggbb` in lower case. */
 export function hexFromOklab(colour: Oklab): string {
-  return '#' + bytesFromOklab(colour).map((b) => b.toString(16).padStart(2, '0')).join('');
+  return (
+    '#' +
+    bytesFromOklab(colour)
+      .map((b) => b.toString(16).padStart(2, '0'))
+      .join('')
+  );
 }
 
 /** Reads `#rgb` and `#rrggbb`, the hash optional; null for anything else. */

@@ -1,7 +1,14 @@
 import type { Oklch } from './oklab';
 import { maxChroma } from './gamut';
 
-export const INTENSITY_WORDS = ['neutral', 'greyed', 'dull', 'moderate', 'strong', 'vivid'] as const;
+export const INTENSITY_WORDS = [
+  'neutral',
+  'greyed',
+  'dull',
+  'moderate',
+  'strong',
+  'vivid',
+] as const;
 export type IntensityWord = (typeof INTENSITY_WORDS)[number];
 
 const LIMITS = [0.02, 0.04, 0.08, 0.13, 0.19];

@@ -16,7 +16,9 @@ export const MUNSELL_SCALE: ValueScale = { steps: 11, first: 0, highIs: 'light' 
 /** The position of a Munsell value (0–10) on a scale, not rounded. */
 export function onScale(value: number, scale: ValueScale): number {
   const fromDark = (Math.min(10, Math.max(0, value)) / 10) * (scale.steps - 1);
-  return scale.highIs === 'light' ? scale.first + fromDark : scale.first + scale.steps - 1 - fromDark;
+  return scale.highIs === 'light'
+    ? scale.first + fromDark
+    : scale.first + scale.steps - 1 - fromDark;
 }
 
 /** The Munsell value (0–10) at a position of a scale. */

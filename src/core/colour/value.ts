@@ -7,9 +7,7 @@ import { luminance } from './srgb';
  */
 export function luminanceOfValue(value: number): number {
   const v = value;
-  return (
-    (v * (1.1914 + v * (-0.22533 + v * (0.23352 + v * (-0.020484 + v * 0.00081939))))) / 100
-  );
+  return (v * (1.1914 + v * (-0.22533 + v * (0.23352 + v * (-0.020484 + v * 0.00081939))))) / 100;
 }
 
 /** Munsell value (0–10) of a relative luminance Y (0–1); luminance outside 0–1 is bounded first. */

@@ -29,9 +29,27 @@ export interface LibraryFile {
 }
 
 /** What a format keeps of a library. Anything not listed here is lost by it. */
-export type Holding = 'name' | 'note' | 'tags' | 'swatch names' | 'swatch notes' | 'shares' | 'provenance' | 'exact colour' | '8-bit colour';
+export type Holding =
+  | 'name'
+  | 'note'
+  | 'tags'
+  | 'swatch names'
+  | 'swatch notes'
+  | 'shares'
+  | 'provenance'
+  | 'exact colour'
+  | '8-bit colour';
 
-export const ALL_HOLDINGS: readonly Holding[] = ['name', 'note', 'tags', 'swatch names', 'swatch notes', 'shares', 'provenance', 'exact colour'];
+export const ALL_HOLDINGS: readonly Holding[] = [
+  'name',
+  'note',
+  'tags',
+  'swatch names',
+  'swatch notes',
+  'shares',
+  'provenance',
+  'exact colour',
+];
 
 export interface LibraryFormat {
   id: string;

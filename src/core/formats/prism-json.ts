@@ -1,4 +1,10 @@
-import { findNodeAtLocation, parseTree, printParseErrorCode, type Node, type ParseError } from 'jsonc-parser';
+import {
+  findNodeAtLocation,
+  parseTree,
+  printParseErrorCode,
+  type Node,
+  type ParseError,
+} from 'jsonc-parser';
 import { z } from 'zod';
 import { hexFromOklab } from '../colour/hex';
 import { ALL_HOLDINGS, FormatError, type LibraryFormat } from './library-file';
@@ -75,18 +81,27 @@ export const prismJson: LibraryFormat = {
     const tree = parseTree(bare, errors, { disallowComments: true });
     if (errors.length > 0 || !tree) {
       const at = errors[0] ?? { offset: 0, error: 4 };
-      throw new FormatError(lineAt(bare, at.offset), `not JSON here (${words(printParseErrorCode(at.error))}).`);
+      throw new FormatError(
+        lineAt(bare, at.offset),
+        `not JSON here (${words(printParseErrorCode(at.error))}).`,
+      );
     }
     const parsed = file.safeParse(JSON.parse(bare));
     if (!parsed.success) {
       const issue = parsed.error.issues[0];
       const path = issue.path.map((part) => (typeof part === 'number' ? part : String(part)));
-      throw new FormatError(lineAt(bare, nearestNode(tree, path).offset), `${path.join(' › ') || 'the file'}: ${issue.message}.`);
+      throw new FormatError(
+        lineAt(bare, nearestNode(tree, path).offset),
+        `${path.join(' › ') || 'the file'}: ${issue.message}.`,
+      );
     }
     const { library } = parsed.data;
     return {
       ...library,
-      swatches: library.swatches.map(({ oklab: [L, a, b], ...rest }) => ({ ...rest, colour: { L, a, b } })),
+      swatches: library.swatches.map(({ oklab: [L, a, b], ...rest }) => ({
+        ...rest,
+        colour: { L, a, b },
+      })),
     };
   },
 };

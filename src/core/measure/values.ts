@@ -1,5 +1,12 @@
 import type { Picture } from '../picture/picture';
-import { greyOfValue, NO_VALUE, VALUE_BINS, valueCounts, valueMap, valueOfBin } from '../picture/value-map';
+import {
+  greyOfValue,
+  NO_VALUE,
+  VALUE_BINS,
+  valueCounts,
+  valueMap,
+  valueOfBin,
+} from '../picture/value-map';
 import { evenEdges, naturalEdges } from './thresholds';
 
 export type Breaks = 'even' | 'natural';
@@ -74,7 +81,12 @@ export function zonesOf(counts: ArrayLike<number>, edges: readonly number[]): Zo
     }
     const from = (start / counts.length) * 10;
     const to = (end / counts.length) * 10;
-    return { from, to, share: total ? inside / total : 0, mean: inside ? weighted / inside : (from + to) / 2 };
+    return {
+      from,
+      to,
+      share: total ? inside / total : 0,
+      mean: inside ? weighted / inside : (from + to) / 2,
+    };
   });
 }
 
@@ -104,7 +116,10 @@ export function readCounts(counts: ArrayLike<number>, zones: number, breaks: Bre
 
 /** The zone number of each bin: `VALUE_BINS` entries. */
 export function zoneOfBin(edges: readonly number[]): Uint8Array {
-  return Uint8Array.from({ length: VALUE_BINS }, (_, bin) => edges.filter((edge) => bin >= edge).length);
+  return Uint8Array.from(
+    { length: VALUE_BINS },
+    (_, bin) => edges.filter((edge) => bin >= edge).length,
+  );
 }
 
 /** The picture with every zone flat in the grey of its mean value; `map` is its value map. */

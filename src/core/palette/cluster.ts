@@ -17,7 +17,8 @@ export function seedCentres(cells: Cells, count: number, fixed: readonly number[
   const n = cells.share.length;
   const nearest = new Float64Array(n).fill(Infinity);
   const lower = (at: number) => {
-    for (let k = 0; k < n; k++) nearest[k] = Math.min(nearest[k], squared(cells.oklab, k * 3, oklab, at));
+    for (let k = 0; k < n; k++)
+      nearest[k] = Math.min(nearest[k], squared(cells.oklab, k * 3, oklab, at));
   };
   for (let at = 0; at < oklab.length; at += 3) lower(at);
   while (oklab.length < count * 3) {

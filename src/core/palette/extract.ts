@@ -38,7 +38,9 @@ export function extractPalette(
   keep: readonly Oklab[] = [],
 ): Extraction {
   if (!Number.isInteger(count) || count < FEWEST_SWATCHES || count > MOST_SWATCHES)
-    throw new RangeError(`${count} colours; ${FEWEST_SWATCHES} to ${MOST_SWATCHES} can be extracted`);
+    throw new RangeError(
+      `${count} colours; ${FEWEST_SWATCHES} to ${MOST_SWATCHES} can be extracted`,
+    );
   const cells = colourCells(picture);
   const kept = keep.flatMap(({ L, a, b }) => [L, a, b]);
   const centres = withAccents(cells, Math.max(count, keep.length), kept);
@@ -50,7 +52,7 @@ export function extractPalette(
   return {
     swatches: places.map((home, i) => ({
       colour: { L: ordered[i * 3], a: ordered[i * 3 + 1], b: ordered[i * 3 + 2] },
-      share: shares[i],
+      share: Math.min(1, shares[i]),
       home,
     })),
     meanDifference: meanDifference(cells, ordered, owner),

@@ -9,7 +9,10 @@ export const NO_SWATCH = 255;
 /** The number of the nearest colour for each pixel, `NO_SWATCH` where it is transparent. */
 export function swatchMap(picture: Picture, colours: readonly Oklab[]): Uint8Array {
   const cells = colourCells(picture);
-  const owner = owners(cells, colours.flatMap(({ L, a, b }) => [L, a, b]));
+  const owner = owners(
+    cells,
+    colours.flatMap(({ L, a, b }) => [L, a, b]),
+  );
   const ownerOfCell = new Uint8Array(CELL_SPACE);
   cells.id.forEach((id, k) => (ownerOfCell[id] = owner[k]));
   const { data } = picture;

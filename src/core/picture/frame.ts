@@ -13,7 +13,13 @@ export function framePicture(picture: Picture, framing: Framing): Picture {
   const width = Math.max(1, Math.round(box.width * picture.width));
   const height = Math.max(1, Math.round(box.height * picture.height));
   return framing.angle === 0
-    ? cut(picture, Math.round(box.x * picture.width), Math.round(box.y * picture.height), width, height)
+    ? cut(
+        picture,
+        Math.round(box.x * picture.width),
+        Math.round(box.y * picture.height),
+        width,
+        height,
+      )
     : turn(picture, framing, width, height);
 }
 
@@ -44,7 +50,13 @@ function turn(picture: Picture, framing: Framing, width: number, height: number)
   const startY = origin.y * picture.height - 0.5;
   for (let y = 0; y < height; y++) {
     for (let x = 0; x < width; x++) {
-      sample(picture, startX + x * dxx + y * dyx, startY + x * dxy + y * dyy, data, (y * width + x) * 4);
+      sample(
+        picture,
+        startX + x * dxx + y * dyx,
+        startY + x * dxy + y * dyy,
+        data,
+        (y * width + x) * 4,
+      );
     }
   }
   return { width, height, data };

@@ -78,9 +78,15 @@ function multiply(one: Matrix, other: Matrix): Matrix {
 function invert(m: Matrix): Matrix {
   const minor = (a: number, b: number, c: number, d: number) => m[a] * m[d] - m[b] * m[c];
   const cofactors = [
-    minor(4, 5, 7, 8), -minor(1, 2, 7, 8), minor(1, 2, 4, 5),
-    -minor(3, 5, 6, 8), minor(0, 2, 6, 8), -minor(0, 2, 3, 5),
-    minor(3, 4, 6, 7), -minor(0, 1, 6, 7), minor(0, 1, 3, 4),
+    minor(4, 5, 7, 8),
+    -minor(1, 2, 7, 8),
+    minor(1, 2, 4, 5),
+    -minor(3, 5, 6, 8),
+    minor(0, 2, 6, 8),
+    -minor(0, 2, 3, 5),
+    minor(3, 4, 6, 7),
+    -minor(0, 1, 6, 7),
+    minor(0, 1, 3, 4),
   ];
   const determinant = m[0] * cofactors[0] + m[1] * cofactors[3] + m[2] * cofactors[6];
   return cofactors.map((entry) => entry / determinant);

@@ -61,4 +61,3 @@ export function greyPicture({ width, height, data }: Picture): Picture {
 export function greyOfValue(value: number): number {
   return byteOfLinear(luminanceOfValue(value));
 }
-

@@ -31,12 +31,20 @@ function Looking({ onPick }: { onPick: (place: Point) => void }) {
   const swatches = useDocument((document) => document.palette.swatches);
 
   const zonesKey = `${values.zones} ${values.breaks}`;
-  const lensKey = step === 'values' && lens !== 'picture' ? `${lens} ${lens === 'zones' ? zonesKey : ''}` : null;
-  const lensCanvas = useDrawn(lensKey, (desk) => (lens === 'greys' ? desk.greys() : desk.zones(values)));
-  const original = useDrawn(held ? JSON.stringify(framing) : null, (desk) => desk.uncorrected(framing));
+  const lensKey =
+    step === 'values' && lens !== 'picture' ? `${lens} ${lens === 'zones' ? zonesKey : ''}` : null;
+  const lensCanvas = useDrawn(lensKey, (desk) =>
+    lens === 'greys' ? desk.greys() : desk.zones(values),
+  );
+  const original = useDrawn(held ? JSON.stringify(framing) : null, (desk) =>
+    desk.uncorrected(framing),
+  );
 
   const colours = swatches.map((swatch) => swatch.colour);
-  const index = focus?.kind === 'swatch' ? swatches.findIndex(({ id }) => id === focus.id) : (focus?.index ?? -1);
+  const index =
+    focus?.kind === 'swatch'
+      ? swatches.findIndex(({ id }) => id === focus.id)
+      : (focus?.index ?? -1);
   const veilKey =
     focus === null || index < 0
       ? null
@@ -44,11 +52,14 @@ function Looking({ onPick }: { onPick: (place: Point) => void }) {
         ? `zone ${index} ${zonesKey}`
         : `swatch ${index} ${JSON.stringify(colours)}`;
   const veil = useDrawn(veilKey, (desk) =>
-    desk.veil(focus?.kind === 'zone' ? { kind: 'zone', index } : { kind: 'swatch', index, colours }, values),
+    desk.veil(
+      focus?.kind === 'zone' ? { kind: 'zone', index } : { kind: 'swatch', index, colours },
+      values,
+    ),
   );
 
   const marks = swatches.flatMap(({ id, area }) =>
-    step === 'palette' && area && (id === selected || focus?.kind === 'swatch' && focus.id === id)
+    step === 'palette' && area && (id === selected || (focus?.kind === 'swatch' && focus.id === id))
       ? [{ id, ...room.framedArea(area), strong: id === selected }]
       : [],
   );
@@ -59,8 +70,13 @@ function Looking({ onPick }: { onPick: (place: Point) => void }) {
       const area = room.originalArea(place, settings.pickRadius);
       const found = await room.desk.probeWorking(area, area.radius);
       if (!found) return say('There is no picture at this place.');
-      if (found.colour.L < 0.12) return say('That is too dark to tell the light by. Click something lighter that ought to be grey.');
-      store.getState().change((document) => ({ ...document, neutral: { ...area, cast: found.colour } }));
+      if (found.colour.L < 0.12)
+        return say(
+          'That is too dark to tell the light by. Click something lighter that ought to be grey.',
+        );
+      store
+        .getState()
+        .change((document) => ({ ...document, neutral: { ...area, cast: found.colour } }));
       store.getState().set({ tool: 'look' });
     } catch (error) {
       showFault(error);
@@ -87,12 +103,21 @@ function Cropping() {
   const store = useDeskStore();
   const framing = useDocument((document) => document.framing);
   const { width, height } = usePictureFacts();
-  const whole = useDrawn(`whole ${framing.angle}`, (desk) => desk.uncorrected({ angle: framing.angle, crop: WHOLE }));
+  const whole = useDrawn(`whole ${framing.angle}`, (desk) =>
+    desk.uncorrected({ angle: framing.angle, crop: WHOLE }),
+  );
   return (
     <CropFrame
       whole={whole}
       box={keptBox(framing, width / height)}
-      onChange={(box) => store.getState().change((document) => ({ ...document, framing: { ...document.framing, crop: box } }), 'crop')}
+      onChange={(box) =>
+        store
+          .getState()
+          .change(
+            (document) => ({ ...document, framing: { ...document.framing, crop: box } }),
+            'crop',
+          )
+      }
       onDone={() => store.getState().set({ tool: 'look' })}
     />
   );

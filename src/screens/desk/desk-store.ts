@@ -33,7 +33,14 @@ export interface DeskState {
   redo: () => void;
   takeIn: (merged: StudyDocument, base: StudyDocument, theirs: StudyDocument) => void;
   look: (part: Partial<View>) => void;
-  set: (part: Partial<Pick<DeskState, 'saveState' | 'tool' | 'pointer' | 'hovered' | 'pinned' | 'selected' | 'originalHeld'>>) => void;
+  set: (
+    part: Partial<
+      Pick<
+        DeskState,
+        'saveState' | 'tool' | 'pointer' | 'hovered' | 'pinned' | 'selected' | 'originalHeld'
+      >
+    >,
+  ) => void;
 }
 
 export type DeskStore = StoreApi<DeskState>;
@@ -56,7 +63,8 @@ export function createDeskStore(document: StudyDocument, view: View): DeskStore 
       })),
     undo: () => set(({ history }) => ({ history: undo(history) })),
     redo: () => set(({ history }) => ({ history: redo(history) })),
-    takeIn: (merged, base, theirs) => set(({ history }) => ({ history: rebase(history, merged, base, theirs) })),
+    takeIn: (merged, base, theirs) =>
+      set(({ history }) => ({ history: rebase(history, merged, base, theirs) })),
     look: (part) => set(({ view: was }) => ({ view: { ...was, ...part } })),
     set: (part) => set(part),
   }));

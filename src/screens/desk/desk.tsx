@@ -27,7 +27,9 @@ const Centre = dynamic(() => import('./centre').then((module) => module.Centre),
 /** One study. */
 export function Desk({ study }: { study: Study }) {
   const query = useSearchParams();
-  const [store] = useState(() => createDeskStore(study.document, viewFrom(new URLSearchParams(query))));
+  const [store] = useState(() =>
+    createDeskStore(study.document, viewFrom(new URLSearchParams(query))),
+  );
   return (
     <DeskContext.Provider value={store}>
       <FactsContext.Provider value={study.picture}>
@@ -53,7 +55,8 @@ function Room({ study }: { study: Study }) {
     () =>
       listen(store, {
         extract: () => void palette.extract(store.getState().history.present.palette.count),
-        radius: (factor) => change({ pickRadius: Math.min(0.1, Math.max(0.002, settings.pickRadius * factor)) }),
+        radius: (factor) =>
+          change({ pickRadius: Math.min(0.1, Math.max(0.002, settings.pickRadius * factor)) }),
         help: () => setHelp(true),
       }),
     [store, palette, settings.pickRadius, change],
@@ -64,7 +67,10 @@ function Room({ study }: { study: Study }) {
       <div style={{ gridArea: 'top' }}>
         <DeskTopLine onHelp={() => setHelp(true)} />
       </div>
-      <div style={{ gridArea: 'steps' }} className="border-r max-[1000px]:border-r-0 max-[1000px]:border-b">
+      <div
+        style={{ gridArea: 'steps' }}
+        className="border-r max-[1000px]:border-r-0 max-[1000px]:border-b"
+      >
         <OrderOfWork />
       </div>
       <main style={{ gridArea: 'stage' }} className="min-h-0 min-w-0">
@@ -73,8 +79,17 @@ function Room({ study }: { study: Study }) {
       <div style={{ gridArea: 'line' }} className="overflow-hidden border-t bg-sheet">
         <ReadingLine />
       </div>
-      <aside style={{ gridArea: 'panel' }} aria-label="Findings" className="min-h-0 overflow-y-auto border-l bg-panel">
-        <button type="button" className="hidden min-h-10 w-full border-b px-5 text-left text-sm max-[1000px]:block" aria-expanded={!folded} onClick={() => setFolded(!folded)}>
+      <aside
+        style={{ gridArea: 'panel' }}
+        aria-label="Findings"
+        className="min-h-0 overflow-y-auto border-l bg-panel"
+      >
+        <button
+          type="button"
+          className="hidden min-h-10 w-full border-b px-5 text-left text-sm max-[1000px]:block"
+          aria-expanded={!folded}
+          onClick={() => setFolded(!folded)}
+        >
           {folded ? 'Unfold' : 'Fold away'}
         </button>
         <div className={`px-5 py-4 ${folded ? 'max-[1000px]:hidden' : ''}`}>
@@ -95,7 +110,8 @@ function Room({ study }: { study: Study }) {
           ))}
         </dl>
         <p className="mt-4 text-soft">
-          On the picture, arrows move the place that is read and Enter takes it. In the tray, Space takes a swatch up and puts it down, Alt with an arrow moves it, Delete removes it.
+          On the picture, arrows move the place that is read and Enter takes it. In the tray, Space
+          takes a swatch up and puts it down, Alt with an arrow moves it, Delete removes it.
         </p>
       </Dialog>
     </div>

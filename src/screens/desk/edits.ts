@@ -36,7 +36,10 @@ export function applyExtraction(
   const kept = staying.map((swatch, i) => ({ ...swatch, share: found[i].share }));
   const free = swatches.filter((swatch) => !staysOnExtraction(swatch));
   const fresh = found.slice(staying.length);
-  const heirs = inherit(fresh.map((swatch) => swatch.colour), free);
+  const heirs = inherit(
+    fresh.map((swatch) => swatch.colour),
+    free,
+  );
   const taken = [...kept, ...heirs].flatMap((swatch) => (swatch ? [swatch.name] : []));
   const nameless = fresh.filter((_, i) => !heirs[i]).map((swatch) => swatch.colour);
   const names = paletteNames(nameless, taken);
@@ -54,7 +57,9 @@ export function applyExtraction(
       spread: null,
     };
   });
-  const all = [...kept, ...extracted].sort((one, other) => valueOfOklab(one.colour) - valueOfOklab(other.colour));
+  const all = [...kept, ...extracted].sort(
+    (one, other) => valueOfOklab(one.colour) - valueOfOklab(other.colour),
+  );
   return { ...document, palette: { count, swatches: all } };
 }
 
@@ -78,11 +83,17 @@ function inherit(colours: readonly Oklab[], old: readonly TraySwatch[]): (TraySw
 }
 
 /** Adds a swatch at its place by value. Throws a RangeError when the tray is full. */
-export function addSwatch(document: StudyDocument, swatch: Omit<TraySwatch, 'name'>): StudyDocument {
+export function addSwatch(
+  document: StudyDocument,
+  swatch: Omit<TraySwatch, 'name'>,
+): StudyDocument {
   const { swatches } = document.palette;
   if (swatches.length >= MOST_TRAY)
     throw new RangeError(`The tray holds ${MOST_TRAY} swatches. Delete one to make room.`);
-  const [name] = paletteNames([swatch.colour], swatches.map((other) => other.name));
+  const [name] = paletteNames(
+    [swatch.colour],
+    swatches.map((other) => other.name),
+  );
   const value = valueOfOklab(swatch.colour);
   const lighter = swatches.findIndex((other) => valueOfOklab(other.colour) > value);
   const at = lighter < 0 ? swatches.length : lighter;
@@ -90,7 +101,10 @@ export function addSwatch(document: StudyDocument, swatch: Omit<TraySwatch, 'nam
 }
 
 export function removeSwatch(document: StudyDocument, id: string): StudyDocument {
-  return withSwatches(document, document.palette.swatches.filter((swatch) => swatch.id !== id));
+  return withSwatches(
+    document,
+    document.palette.swatches.filter((swatch) => swatch.id !== id),
+  );
 }
 
 export function editSwatch(

@@ -17,7 +17,12 @@ export function begin<T>(present: T): History<T> {
 }
 
 /** A change; one with the same `key` as the last and soon after it joins that step. */
-export function change<T>(history: History<T>, present: T, key: string | null, now: number): History<T> {
+export function change<T>(
+  history: History<T>,
+  present: T,
+  key: string | null,
+  now: number,
+): History<T> {
   if (Object.is(present, history.present)) return history;
   const { run } = history;
   const joins = key !== null && run?.key === key && now - run.at < RUN_ENDS_AFTER;
@@ -32,7 +37,12 @@ export function change<T>(history: History<T>, present: T, key: string | null, n
 export function undo<T>(history: History<T>): History<T> {
   const present = history.past.at(-1);
   if (present === undefined) return history;
-  return { present, past: history.past.slice(0, -1), future: [history.present, ...history.future], run: null };
+  return {
+    present,
+    past: history.past.slice(0, -1),
+    future: [history.present, ...history.future],
+    run: null,
+  };
 }
 
 export function redo<T>(history: History<T>): History<T> {

@@ -2,7 +2,11 @@
  * Runs an asynchronous job one at a time: while one runs, only the newest request waits, and the
  * answer to an overtaken request is not used. For sliders and pointers that outrun the worker.
  */
-export function latest<A, R>(run: (argument: A) => Promise<R>, use: (result: R, argument: A) => void, fail: (error: unknown) => void) {
+export function latest<A, R>(
+  run: (argument: A) => Promise<R>,
+  use: (result: R, argument: A) => void,
+  fail: (error: unknown) => void,
+) {
   let waiting: { argument: A } | null = null;
   let running = false;
   let stopped = false;

@@ -11,11 +11,14 @@ export function OrderOfWork() {
   const { look, set } = useDeskStore().getState();
   const states: Record<Step, string> = {
     look: document.aims.length > 0 ? 'aim set' : '',
-    values: `${document.values.zones} zones`,
+    values: String(document.values.zones),
     palette: document.palette.swatches.length > 0 ? String(document.palette.swatches.length) : '',
   };
   return (
-    <nav aria-label="Order of work" className="h-full bg-panel py-3 max-[1000px]:flex max-[1000px]:py-0">
+    <nav
+      aria-label="Order of work"
+      className="h-full bg-panel py-3 max-[1000px]:flex max-[1000px]:py-0"
+    >
       {STEPS.map((step, i) => (
         <button
           key={step}
@@ -29,7 +32,7 @@ export function OrderOfWork() {
         >
           <span className="w-3 font-serif italic">{i + 1}</span>
           <span className="grow">{capital(step)}</span>
-          <span className="text-xs max-[1000px]:hidden">{states[step]}</span>
+          <span className="text-xs whitespace-nowrap max-[1000px]:hidden">{states[step]}</span>
         </button>
       ))}
     </nav>

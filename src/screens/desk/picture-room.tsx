@@ -1,7 +1,15 @@
 'use client';
 
 import type { Remote } from 'comlink';
-import { createContext, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import {
+  createContext,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import { toFramed, toOriginal, type Framing, type Place } from '@/core/picture/framing';
 import type { Picture } from '@/core/picture/picture';
 import type { Area } from '@/contracts/colour';
@@ -54,18 +62,22 @@ export function PictureProvider({ study, children }: { study: Study; children: R
   useEffect(() => {
     const started = startDeskWorker();
     let stopped = false;
-    started.desk.load(new URL(`/api/pictures/${study.picture.id}/working`, location.href).href).then(
-      () => {
-        if (stopped) return;
-        setWorker(started);
-        setLoaded(true);
-        setFailed(null);
-      },
-      () => {
-        if (!stopped)
-          setFailed('The picture could not be fetched. Your study is kept; check that Bold Prism is running and try again.');
-      },
-    );
+    started.desk
+      .load(new URL(`/api/pictures/${study.picture.id}/working`, location.href).href)
+      .then(
+        () => {
+          if (stopped) return;
+          setWorker(started);
+          setLoaded(true);
+          setFailed(null);
+        },
+        () => {
+          if (!stopped)
+            setFailed(
+              'The picture could not be fetched. Your study is kept; check that Bold Prism is running and try again.',
+            );
+        },
+      );
     return () => {
       stopped = true;
       setLoaded(false);
@@ -83,7 +95,8 @@ export function PictureProvider({ study, children }: { study: Study; children: R
           generation.current++;
           setDeveloped({ canvas: drawn(picture), generation: generation.current, framing: of });
         },
-        () => setFailed('The picture could not be developed. Your study is kept; please try again.'),
+        () =>
+          setFailed('The picture could not be developed. Your study is kept; please try again.'),
       ),
     [worker],
   );
@@ -124,7 +137,11 @@ export function PictureProvider({ study, children }: { study: Study; children: R
         {failed ? (
           <div role="alert" className="max-w-lg bg-panel p-6">
             <p className="font-serif text-2xl">{failed}</p>
-            <button type="button" className="mt-4 min-h-10 border border-ink px-4 font-semibold" onClick={() => setAttempt((n) => n + 1)}>
+            <button
+              type="button"
+              className="mt-4 min-h-10 border border-ink px-4 font-semibold"
+              onClick={() => setAttempt((n) => n + 1)}
+            >
               Try again
             </button>
           </div>

@@ -23,7 +23,8 @@ export function ReadingLine() {
   if (!reading)
     return (
       <p className="flex h-full items-center px-4 text-soft" data-testid="reading-line">
-        Point at the picture to read a place; on the keyboard, go to the picture and move with the arrows.
+        Point at the picture to read a place; on the keyboard, go to the picture and move with the
+        arrows.
       </p>
     );
   const { colour, spread } = reading;

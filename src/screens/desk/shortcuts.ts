@@ -16,12 +16,16 @@ interface Acts {
   help: () => void;
 }
 
-const letter = (key: string) => (event: KeyboardEvent) => !event.ctrlKey && !event.metaKey && !event.altKey && event.key.toLowerCase() === key;
-const command = (key: string, shift: boolean) => (event: KeyboardEvent) => (event.ctrlKey || event.metaKey) && event.shiftKey === shift && event.key.toLowerCase() === key;
+const letter = (key: string) => (event: KeyboardEvent) =>
+  !event.ctrlKey && !event.metaKey && !event.altKey && event.key.toLowerCase() === key;
+const command = (key: string, shift: boolean) => (event: KeyboardEvent) =>
+  (event.ctrlKey || event.metaKey) && event.shiftKey === shift && event.key.toLowerCase() === key;
 
-const zoom = (factor: number) => (state: DeskState) => state.look({ zoom: Math.min(MOST_ZOOM, Math.max(1, state.view.zoom * factor)) });
+const zoom = (factor: number) => (state: DeskState) =>
+  state.look({ zoom: Math.min(MOST_ZOOM, Math.max(1, state.view.zoom * factor)) });
 const step = (to: DeskState['view']['step']) => (state: DeskState) => state.look({ step: to });
-const lens = (to: DeskState['view']['lens']) => (state: DeskState) => state.look({ step: 'values', lens: to });
+const lens = (to: DeskState['view']['lens']) => (state: DeskState) =>
+  state.look({ step: 'values', lens: to });
 const tool = (to: DeskState['tool']) => (state: DeskState) => {
   state.look({ step: 'look' });
   state.set({ tool: state.tool === to ? 'look' : to });
@@ -36,23 +40,60 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: 'N', does: 'Neutral point', matches: letter('n'), run: tool('neutral') },
   { keys: 'G', does: 'See the greys', matches: letter('g'), run: lens('greys') },
   { keys: 'Z', does: 'See the zones', matches: letter('z'), run: lens('zones') },
-  { keys: 'W', does: 'Wipe', matches: letter('w'), run: (state) => state.look({ wipe: state.view.wipe === null ? 0.5 : null }) },
+  {
+    keys: 'W',
+    does: 'Wipe',
+    matches: letter('w'),
+    run: (state) => state.look({ wipe: state.view.wipe === null ? 0.5 : null }),
+  },
   { keys: 'E', does: 'Extract again', matches: letter('e'), run: (_, act) => act.extract() },
-  { keys: '[', does: 'Read a smaller area', matches: letter('['), run: (_, act) => act.radius(1 / 1.25) },
-  { keys: ']', does: 'Read a larger area', matches: letter(']'), run: (_, act) => act.radius(1.25) },
-  { keys: '+', does: 'Nearer', matches: (event) => letter('+')(event) || letter('=')(event), run: zoom(1.4) },
+  {
+    keys: '[',
+    does: 'Read a smaller area',
+    matches: letter('['),
+    run: (_, act) => act.radius(1 / 1.25),
+  },
+  {
+    keys: ']',
+    does: 'Read a larger area',
+    matches: letter(']'),
+    run: (_, act) => act.radius(1.25),
+  },
+  {
+    keys: '+',
+    does: 'Nearer',
+    matches: (event) => letter('+')(event) || letter('=')(event),
+    run: zoom(1.4),
+  },
   { keys: '−', does: 'Farther', matches: letter('-'), run: zoom(1 / 1.4) },
-  { keys: '0', does: 'The whole picture', matches: letter('0'), run: (state) => state.look({ zoom: 1, centre: { x: 0.5, y: 0.5 } }) },
-  { keys: 'Esc', does: 'Put the tool down', matches: letter('escape'), run: (state) => state.set({ tool: 'look', pinned: null, selected: null }) },
+  {
+    keys: '0',
+    does: 'The whole picture',
+    matches: letter('0'),
+    run: (state) => state.look({ zoom: 1, centre: { x: 0.5, y: 0.5 } }),
+  },
+  {
+    keys: 'Esc',
+    does: 'Put the tool down',
+    matches: letter('escape'),
+    run: (state) => state.set({ tool: 'look', pinned: null, selected: null }),
+  },
   { keys: 'Ctrl Z', does: 'Undo', matches: command('z', false), run: (state) => state.undo() },
-  { keys: 'Ctrl Shift Z', does: 'Redo', matches: (event) => command('z', true)(event) || command('y', false)(event), run: (state) => state.redo() },
+  {
+    keys: 'Ctrl Shift Z',
+    does: 'Redo',
+    matches: (event) => command('z', true)(event) || command('y', false)(event),
+    run: (state) => state.redo(),
+  },
   { keys: '?', does: 'This sheet', matches: letter('?'), run: (_, act) => act.help() },
 ];
 
 /** Keys that belong to what has the focus. */
 function typing(event: KeyboardEvent): boolean {
   const target = event.target as HTMLElement | null;
-  return Boolean(target?.closest('input, textarea, select, [contenteditable], [role="dialog"], [role="menu"]'));
+  return Boolean(
+    target?.closest('input, textarea, select, [contenteditable], [role="dialog"], [role="menu"]'),
+  );
 }
 
 /** Listens for shortcuts until the returned function is called. O shows the original while it is down. */

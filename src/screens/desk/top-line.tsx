@@ -16,20 +16,44 @@ export function DeskTopLine({ onHelp }: { onHelp: () => void }) {
   const store = useDeskStore();
   return (
     <TopLine>
-      <h1 className="min-w-0 truncate pl-2 font-serif text-lg" title={title}>
+      <h1
+        className="ml-1 min-w-0 truncate border-l pl-4 font-serif text-xl leading-8"
+        title={title}
+      >
         {title}
       </h1>
       {maker && <span className="truncate text-sm text-soft max-lg:hidden">{maker}</span>}
-      <span role="status" className="ml-auto text-sm whitespace-nowrap text-soft" data-testid="save-state">
+      <span
+        role="status"
+        className="ml-auto text-sm whitespace-nowrap text-soft"
+        data-testid="save-state"
+      >
         {saveState}
       </span>
-      <Button weight="quiet" aria-label="Show the original while held (O)" title="Hold to see the original (O)" {...holdOriginal(store)}>
+      <Button
+        weight="quiet"
+        aria-label="Show the original while held (O)"
+        title="Hold to see the original (O)"
+        {...holdOriginal(store)}
+      >
         <Eye size={20} aria-hidden />
       </Button>
-      <Button weight="quiet" aria-label="Undo" title="Undo (Ctrl Z)" disabled={!canUndo} onClick={() => store.getState().undo()}>
+      <Button
+        weight="quiet"
+        aria-label="Undo"
+        title="Undo (Ctrl Z)"
+        disabled={!canUndo}
+        onClick={() => store.getState().undo()}
+      >
         <Undo2 size={20} aria-hidden />
       </Button>
-      <Button weight="quiet" aria-label="Redo" title="Redo (Ctrl Shift Z)" disabled={!canRedo} onClick={() => store.getState().redo()}>
+      <Button
+        weight="quiet"
+        aria-label="Redo"
+        title="Redo (Ctrl Shift Z)"
+        disabled={!canRedo}
+        onClick={() => store.getState().redo()}
+      >
         <Redo2 size={20} aria-hidden />
       </Button>
       <Button weight="quiet" aria-label="Keys (?)" title="Keys (?)" onClick={onHelp}>

@@ -31,7 +31,10 @@ export function useDrawn(
 }
 
 /** Something that the worker measures of the developed picture, measured anew as with `useDrawn`. */
-export function useMeasured<T>(key: string, measure: (desk: PictureRoom['desk']) => Promise<T>): T | null {
+export function useMeasured<T>(
+  key: string,
+  measure: (desk: PictureRoom['desk']) => Promise<T>,
+): T | null {
   const { desk, generation } = usePicture();
   const [measured, setMeasured] = useState<T | null>(null);
   useEffect(() => {

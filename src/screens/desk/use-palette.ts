@@ -25,9 +25,14 @@ export function usePalette() {
       setBusy(true);
       try {
         const keep = document().palette.swatches.filter(staysOnExtraction);
-        const { swatches } = await room.desk.extract(count, keep.map((swatch) => swatch.colour));
+        const { swatches } = await room.desk.extract(
+          count,
+          keep.map((swatch) => swatch.colour),
+        );
         const areas = swatches.map(({ home }) => home && room.originalArea(home, HOME_RADIUS));
-        const stayed = document().palette.swatches.filter(staysOnExtraction).map(({ id }) => id);
+        const stayed = document()
+          .palette.swatches.filter(staysOnExtraction)
+          .map(({ id }) => id);
         // Something was picked or locked meanwhile: what was extracted does not know of it.
         if (stayed.join() !== keep.map(({ id }) => id).join()) return extract(count);
         store.getState().change((was) =>
@@ -61,7 +66,9 @@ export function usePalette() {
           area: room.originalArea(place, settings.pickRadius),
           spread: found.spread,
         });
-        const shares = await room.desk.shares(added.palette.swatches.map((swatch) => swatch.colour));
+        const shares = await room.desk.shares(
+          added.palette.swatches.map((swatch) => swatch.colour),
+        );
         store.getState().change(() => withShares(added, shares));
         store.getState().set({ selected: id });
       } catch (error) {

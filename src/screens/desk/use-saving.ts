@@ -2,7 +2,14 @@
 
 import { useEffect } from 'react';
 import { z } from 'zod';
-import { newerStudySchema, savedStudySchema, studyDocumentSchema, studySchema, type Study, type StudyDocument } from '@/contracts/study';
+import {
+  newerStudySchema,
+  savedStudySchema,
+  studyDocumentSchema,
+  studySchema,
+  type Study,
+  type StudyDocument,
+} from '@/contracts/study';
 import { call, RefusedError } from '@/ui/api';
 import { showFault } from '@/ui/notices';
 import { dropDraft, findDraft, keepDraft } from '@/ui/sync/draft';
@@ -27,15 +34,20 @@ export function useSaving(study: Study, store: DeskStore): void {
         const body = { basedOn, document };
         // A request that outlives its page may hold 64 KB at most.
         const keepalive = JSON.stringify(body).length < 60_000;
-        const { revision } = await call('PUT', `/api/studies/${study.id}`, savedStudySchema, body, { keepalive });
+        const { revision } = await call('PUT', `/api/studies/${study.id}`, savedStudySchema, body, {
+          keepalive,
+        });
         return revision;
       },
       newerIn,
-      passing: (error) => error instanceof RefusedError && (error.status === 0 || error.status >= 500),
+      passing: (error) =>
+        error instanceof RefusedError && (error.status === 0 || error.status >= 500),
       onMerged: (merged, { base, theirs }, conflicts) => {
         store.getState().takeIn(merged, base, theirs);
         if (conflicts.length > 0)
-          tellConflict(conflicts, () => store.getState().change((mine) => yieldTo(mine, conflicts)));
+          tellConflict(conflicts, () =>
+            store.getState().change((mine) => yieldTo(mine, conflicts)),
+          );
       },
       onState: (saveState) => {
         store.getState().set({ saveState });
@@ -95,7 +107,9 @@ function bringBackDraft(id: string, store: DeskStore): void {
 }
 
 function tellConflict(conflicts: Conflict[], useTheirs: () => void): void {
-  const what = [...new Set(conflicts.map(({ path }) => path.filter((part) => part.length < 30).join(' ')))];
+  const what = [
+    ...new Set(conflicts.map(({ path }) => path.filter((part) => part.length < 30).join(' '))),
+  ];
   toast(`Changed here and in another window: ${what.join(', ')}. Yours stands.`, {
     duration: 20_000,
     action: { label: 'Use theirs', onClick: useTheirs },

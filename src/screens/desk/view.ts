@@ -1,3 +1,5 @@
+import { placeQuery } from '@/ui/place';
+
 /** How the Desk is being looked at: all of it is in the address bar, so that a reload comes back to it. */
 export const STEPS = ['look', 'values', 'palette'] as const;
 export type Step = (typeof STEPS)[number];
@@ -58,10 +60,6 @@ export function queryOf(view: View): string {
   return query.toString().replaceAll('%2C', ',');
 }
 
-export function placeQuery({ x, y, radius }: { x: number; y: number; radius: number }): string {
-  return [x, y, radius].map((n) => n.toFixed(5)).join(',');
-}
-
 function short(n: number): string {
   return String(Math.round(n * 1000) / 1000);
 }
@@ -78,5 +76,7 @@ function number(text: string | null, least: number, most: number): number | null
 
 function numbers(text: string | null, count: number): number[] | null {
   const parts = (text ?? '').split(',').map((part) => number(part, 0, 1));
-  return parts.length === count && parts.every((part) => part !== null) ? (parts as number[]) : null;
+  return parts.length === count && parts.every((part) => part !== null)
+    ? (parts as number[])
+    : null;
 }

@@ -29,7 +29,9 @@ export function Drawers({ libraries }: { libraries: LibraryCard[] }) {
     for (const file of files) {
       try {
         const { name, loses } = await bringInFile(file);
-        say(`“${name}” is in the Drawers.${loses.length > 0 ? ` Its format holds no ${list(loses)}.` : ''}`);
+        say(
+          `“${name}” is in the Drawers.${loses.length > 0 ? ` Its format holds no ${list(loses)}.` : ''}`,
+        );
       } catch (error) {
         const why = error instanceof Error ? error.message : 'It could not be read.';
         setRefused((all) => [...all, { name: file.name, why }]);
@@ -84,17 +86,27 @@ export function Drawers({ libraries }: { libraries: LibraryCard[] }) {
           <section className="mx-auto mt-[12vh] max-w-xl">
             <h2 className="font-serif text-4xl leading-tight">The drawers are empty.</h2>
             <p className="mt-4 text-lg">
-              Open a study on the <Link href="/" className="underline">Wall</Link> and save its palette, or drop a library file here: .prism.json or .gpl.
+              Open a study on the{' '}
+              <Link href="/" className="underline">
+                Wall
+              </Link>{' '}
+              and save its palette, or drop a library file here: .prism.json or .gpl.
             </p>
           </section>
         ) : shown.length === 0 ? (
           <p className="font-serif text-2xl">No library has “{search}” in its name.</p>
         ) : (
           <>
-            <p className="mb-3 text-soft">{capital(several(shown.length, 'library', 'libraries'))}, the last changed first.</p>
+            <p className="mb-3 text-soft">
+              {capital(several(shown.length, 'library', 'libraries'))}, the last changed first.
+            </p>
             <ul className="border-t border-ink">
               {shown.map((library) => (
-                <LibraryRow key={library.id} library={library} onDelete={() => void remove(library)} />
+                <LibraryRow
+                  key={library.id}
+                  library={library}
+                  onDelete={() => void remove(library)}
+                />
               ))}
             </ul>
           </>
@@ -114,16 +126,28 @@ function LibraryRow({ library, onDelete }: { library: LibraryCard; onDelete: () 
   const router = useRouter();
   return (
     <li className="flex items-stretch gap-2 border-b">
-      <Link href={`/drawers/${library.id}`} className="grid min-w-0 grow gap-x-8 gap-y-2 py-3 hover:bg-faint sm:grid-cols-[minmax(0,22rem)_minmax(0,1fr)]">
+      <Link
+        href={`/drawers/${library.id}`}
+        className="grid min-w-0 grow gap-x-8 gap-y-2 py-3 hover:bg-faint sm:grid-cols-[minmax(0,22rem)_minmax(0,1fr)]"
+      >
         <div className="min-w-0">
           <h2 className="line-clamp-2 font-serif text-xl leading-tight">{library.name}</h2>
           {library.note && <p className="line-clamp-2 text-[15px] leading-snug">{library.note}</p>}
           <p className="mt-0.5 text-sm text-soft">
-            {[several(library.swatches.length, 'swatch', 'swatches'), ...library.tags, format(new Date(library.updatedAt), 'd MMM yyyy')].join(' · ')}
+            {[
+              several(library.swatches.length, 'swatch', 'swatches'),
+              ...library.tags,
+              format(new Date(library.updatedAt), 'd MMM yyyy'),
+            ].join(' · ')}
           </p>
         </div>
         <div className="bg-sheet">
-          <Stave swatches={library.swatches} scale={settings.scale} height={76} label={staveWords(library.swatches)} />
+          <Stave
+            swatches={library.swatches}
+            scale={settings.scale}
+            height={76}
+            label={staveWords(library.swatches)}
+          />
         </div>
       </Link>
       <div className="flex items-center">
@@ -135,7 +159,10 @@ function LibraryRow({ library, onDelete }: { library: LibraryCard; onDelete: () 
           }
           items={[
             { title: 'Open and rename', onSelect: () => router.push(`/drawers/${library.id}`) },
-            ...FORMAT_CHOICES.map(({ id, title }) => ({ title: `Carry out as ${title}`, onSelect: () => downloadLibrary(library.id, id) })),
+            ...FORMAT_CHOICES.map(({ id, title }) => ({
+              title: `Carry out as ${title}`,
+              onSelect: () => downloadLibrary(library.id, id),
+            })),
             { title: 'Delete', onSelect: onDelete },
           ]}
         />

@@ -30,7 +30,9 @@ export function LibraryPage({ library }: { library: Library }) {
   const removeSwatch = (swatch: Swatch, at: number) => {
     setSwatches((all) => all.filter(({ id }) => id !== swatch.id));
     offerUndo(`“${swatch.name}” was deleted.`, () =>
-      setSwatches((all) => (all.some(({ id }) => id === swatch.id) ? all : all.toSpliced(at, 0, swatch))),
+      setSwatches((all) =>
+        all.some(({ id }) => id === swatch.id) ? all : all.toSpliced(at, 0, swatch),
+      ),
     );
   };
   const removeLibrary = async () => {
@@ -63,8 +65,19 @@ export function LibraryPage({ library }: { library: Library }) {
       </TopLine>
       <main className="mx-auto grid max-w-6xl gap-x-10 gap-y-6 px-4 py-6 sm:px-6 lg:grid-cols-[20rem_minmax(0,1fr)]">
         <div className="flex flex-col gap-3">
-          <h1 className="font-serif text-3xl leading-tight break-words">{content.name.trim() || 'Untitled library'}</h1>
-          <TextField label="Name" maxLength={200} fault={content.name.trim() ? undefined : 'A library needs a name; the old one stays until there is one.'} {...text('name')} />
+          <h1 className="font-serif text-3xl leading-tight break-words">
+            {content.name.trim() || 'Untitled library'}
+          </h1>
+          <TextField
+            label="Name"
+            maxLength={200}
+            fault={
+              content.name.trim()
+                ? undefined
+                : 'A library needs a name; the old one stays until there is one.'
+            }
+            {...text('name')}
+          />
           <NoteField label="Note" rows={3} maxLength={4000} {...text('note')} />
           <TextField
             label="Tags, with commas between"
@@ -76,7 +89,10 @@ export function LibraryPage({ library }: { library: Library }) {
             onBlur={() => setTags(null)}
           />
           {library.studyId && (
-            <Link href={`/desk/${library.studyId}?step=palette`} className="flex min-h-10 items-center underline">
+            <Link
+              href={`/desk/${library.studyId}?step=palette`}
+              className="flex min-h-10 items-center underline"
+            >
               The study it was made in
             </Link>
           )}
@@ -89,31 +105,48 @@ export function LibraryPage({ library }: { library: Library }) {
                     {format.title} (.{format.extension})
                   </Button>
                   <p className="mt-0.5 text-sm text-soft">
-                    {format.loses.length === 0 ? 'Holds everything.' : `Does not hold: ${list(format.loses)}.`}
+                    {format.loses.length === 0
+                      ? 'Holds everything.'
+                      : `Does not hold: ${list(format.loses)}.`}
                   </p>
                 </div>
               ))}
             </div>
           </section>
-          <Button weight="quiet" className="self-start underline" onClick={() => void removeLibrary()}>
+          <Button
+            weight="quiet"
+            className="self-start underline"
+            onClick={() => void removeLibrary()}
+          >
             Delete this library
           </Button>
         </div>
         <div className="min-w-0">
           <div className="mb-4 bg-sheet p-3">
-            <Stave swatches={content.swatches} scale={settings.scale} height={150} label={staveWords(content.swatches)} />
+            <Stave
+              swatches={content.swatches}
+              scale={settings.scale}
+              height={150}
+              label={staveWords(content.swatches)}
+            />
           </div>
           <ol className="border-t border-ink">
             {content.swatches.map((swatch, i) => (
               <SwatchRow
                 key={swatch.id}
                 swatch={swatch}
-                onChange={(part) => setSwatches((all) => all.map((one) => (one.id === swatch.id ? { ...one, ...part } : one)))}
+                onChange={(part) =>
+                  setSwatches((all) =>
+                    all.map((one) => (one.id === swatch.id ? { ...one, ...part } : one)),
+                  )
+                }
                 onDelete={() => removeSwatch(swatch, i)}
               />
             ))}
           </ol>
-          {content.swatches.length === 0 && <p className="font-serif text-xl italic">No swatch is left in this library.</p>}
+          {content.swatches.length === 0 && (
+            <p className="font-serif text-xl italic">No swatch is left in this library.</p>
+          )}
         </div>
       </main>
     </div>

@@ -8,6 +8,7 @@ import { valueOfOklab } from '@/core/colour/value';
 import type { Swatch } from '@/contracts/library';
 import { Button } from '@/ui/button';
 import { ColourDetails } from '@/ui/colour-details';
+import { placeHref } from '@/ui/place';
 import { useSettings } from '@/ui/settings';
 import { percent, valueWords } from '@/ui/words';
 
@@ -46,7 +47,11 @@ export function SwatchRow({ swatch, onChange, onDelete }: Props) {
             {swatch.share !== null && ` · ${percent(swatch.share)}`}
             {swatch.note && ` · ${swatch.note}`}
           </p>
-          {unnamed && <p className="px-1 text-sm font-semibold">A swatch needs a name; the old one stays until there is one.</p>}
+          {unnamed && (
+            <p className="px-1 text-sm font-semibold">
+              A swatch needs a name; the old one stays until there is one.
+            </p>
+          )}
         </div>
         {provenance?.studyId && (
           <Link
@@ -58,7 +63,12 @@ export function SwatchRow({ swatch, onChange, onDelete }: Props) {
             <Crosshair size={20} aria-hidden />
           </Link>
         )}
-        <Button weight="quiet" aria-expanded={open} aria-label={`Figures and note of ${swatch.name}`} onClick={() => setOpen(!open)}>
+        <Button
+          weight="quiet"
+          aria-expanded={open}
+          aria-label={`Figures and note of ${swatch.name}`}
+          onClick={() => setOpen(!open)}
+        >
           <ChevronDown size={20} aria-hidden className={open ? 'rotate-180' : ''} />
         </Button>
         <Button weight="quiet" aria-label={`Delete ${swatch.name}`} onClick={onDelete}>
@@ -82,10 +92,4 @@ export function SwatchRow({ swatch, onChange, onDelete }: Props) {
       )}
     </li>
   );
-}
-
-/** The Desk's address of a place in its picture. */
-function placeHref(studyId: string, { x, y, radius }: { x: number; y: number; radius: number }): string {
-  const place = [x, y, radius].map((n) => n.toFixed(5)).join(',');
-  return `/desk/${studyId}?step=palette&at=${place}`;
 }

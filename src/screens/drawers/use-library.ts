@@ -1,7 +1,13 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import { libraryContentSchema, librarySchema, savedLibrarySchema, type Library, type LibraryContent } from '@/contracts/library';
+import {
+  libraryContentSchema,
+  librarySchema,
+  savedLibrarySchema,
+  type Library,
+  type LibraryContent,
+} from '@/contracts/library';
 import { call, RefusedError } from '@/ui/api';
 import { say, showFault } from '@/ui/notices';
 import { createSaver, type Saved, type Saver, type SaveState } from '@/ui/sync/saver';
@@ -20,11 +26,18 @@ export function useLibrary(library: Library) {
       send: async (basedOn, value) => {
         const body = { basedOn, content: value };
         const keepalive = JSON.stringify(body).length < 60_000;
-        const { revision } = await call('PUT', `/api/libraries/${library.id}`, savedLibrarySchema, body, { keepalive });
+        const { revision } = await call(
+          'PUT',
+          `/api/libraries/${library.id}`,
+          savedLibrarySchema,
+          body,
+          { keepalive },
+        );
         return revision;
       },
       newerIn,
-      passing: (error) => error instanceof RefusedError && (error.status === 0 || error.status >= 500),
+      passing: (error) =>
+        error instanceof RefusedError && (error.status === 0 || error.status >= 500),
       onMerged: (merged, _, conflicts) => {
         current.current = merged;
         setContent(merged);

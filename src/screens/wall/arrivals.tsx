@@ -28,7 +28,12 @@ export function Arrivals({ arrivals }: { arrivals: readonly Arrival[] }) {
               <p role="status" className="w-56 max-sm:w-28">
                 {WORDS[arrival.progress.stage]}
               </p>
-              <progress aria-label={`Bringing in ${arrival.name}`} value={arrival.progress.done} max={1} className="h-1 grow" />
+              <progress
+                aria-label={`Bringing in ${arrival.name}`}
+                value={arrival.progress.done}
+                max={1}
+                className="h-1 grow"
+              />
             </>
           )}
           <Button weight="quiet" onClick={arrival.stop}>

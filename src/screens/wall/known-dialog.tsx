@@ -20,12 +20,19 @@ export function KnownDialog({ known, onClose, onBeginAgain }: Props) {
       open
       onClose={onClose}
       title="You have this picture already"
-      about={studied ? 'Nothing was stored twice. Go on where you were, or begin a new study of it.' : 'Its studies were deleted; the picture is still here.'}
+      about={
+        studied
+          ? 'Nothing was stored twice. Go on where you were, or begin a new study of it.'
+          : 'Its studies were deleted; the picture is still here.'
+      }
     >
       <ul className="flex flex-col gap-2">
         {known.studies.map((study) => (
           <li key={study.id}>
-            <Link href={`/desk/${study.id}`} className="flex min-h-11 items-center border border-ink px-3 font-semibold hover:bg-faint">
+            <Link
+              href={`/desk/${study.id}`}
+              className="flex min-h-11 items-center border border-ink px-3 font-semibold hover:bg-faint"
+            >
               Open “{study.title}”
             </Link>
           </li>

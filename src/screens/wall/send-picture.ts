@@ -1,4 +1,10 @@
-import { bringInEventSchema, MOST_BYTES, STAGES, type BringInEvent, type Stage } from '@/contracts/bring-in';
+import {
+  bringInEventSchema,
+  MOST_BYTES,
+  STAGES,
+  type BringInEvent,
+  type Stage,
+} from '@/contracts/bring-in';
 import { RefusedError } from '@/ui/api';
 
 export type Outcome = Extract<BringInEvent, { event: 'done' | 'known' }>;
@@ -13,10 +19,18 @@ export interface Progress {
  * Sends a picture and follows the server's stages. Throws a RefusedError with the server's sentence,
  * or an AbortError when `signal` stops it.
  */
-export function sendPicture(file: File, onProgress: (progress: Progress) => void, signal: AbortSignal): Promise<Outcome> {
+export function sendPicture(
+  file: File,
+  onProgress: (progress: Progress) => void,
+  signal: AbortSignal,
+): Promise<Outcome> {
   if (file.size > MOST_BYTES)
     return Promise.reject(
-      new RefusedError('too-many-bytes', `The file is larger than ${MOST_BYTES / 1024 / 1024} MB. Nothing was stored. Save it as a JPEG or make it smaller first.`, 413),
+      new RefusedError(
+        'too-many-bytes',
+        `The file is larger than ${MOST_BYTES / 1024 / 1024} MB. Nothing was stored. Save it as a JPEG or make it smaller first.`,
+        413,
+      ),
     );
   return new Promise((resolve, reject) => {
     // XMLHttpRequest, because fetch can't tell how much of a body has been sent.
@@ -29,20 +43,35 @@ export function sendPicture(file: File, onProgress: (progress: Progress) => void
       for (const line of lines) take(bringInEventSchema.parse(JSON.parse(line)));
     };
     const take = (event: BringInEvent) => {
-      if (event.event === 'stage') onProgress({ stage: event.stage, done: STAGES.indexOf(event.stage) / STAGES.length });
-      else if (event.event === 'refused') reject(new RefusedError(event.error.code, event.error.message, event.error.status));
+      if (event.event === 'stage')
+        onProgress({ stage: event.stage, done: STAGES.indexOf(event.stage) / STAGES.length });
+      else if (event.event === 'refused')
+        reject(new RefusedError(event.error.code, event.error.message, event.error.status));
       else resolve(event);
     };
-    request.upload.onprogress = ({ loaded, total }) => onProgress({ stage: 'sending', done: loaded / total / STAGES.length });
+    request.upload.onprogress = ({ loaded, total }) =>
+      onProgress({ stage: 'sending', done: loaded / total / STAGES.length });
     request.onprogress = takeLines;
     request.onload = () => {
       if (request.status === 200) {
         takeLines();
-        reject(new RefusedError('unforeseen', 'The server stopped before it was done. Please try again.', 500));
+        reject(
+          new RefusedError(
+            'unforeseen',
+            'The server stopped before it was done. Please try again.',
+            500,
+          ),
+        );
       } else reject(refusalIn(request));
     };
     request.onerror = () =>
-      reject(new RefusedError('unreachable', 'Bold Prism does not answer, so nothing was stored. Is the server running?', 0));
+      reject(
+        new RefusedError(
+          'unreachable',
+          'Bold Prism does not answer, so nothing was stored. Is the server running?',
+          0,
+        ),
+      );
     request.onabort = () => reject(new DOMException('stopped', 'AbortError'));
     signal.addEventListener('abort', () => request.abort());
     request.open('POST', '/api/pictures');
@@ -57,6 +86,10 @@ function refusalIn(request: XMLHttpRequest): RefusedError {
     const { error } = JSON.parse(request.responseText);
     return new RefusedError(error.code, error.message, request.status);
   } catch {
-    return new RefusedError('unforeseen', `The server answered ${request.status}. Please try again.`, request.status);
+    return new RefusedError(
+      'unforeseen',
+      `The server answered ${request.status}. Please try again.`,
+      request.status,
+    );
   }
 }

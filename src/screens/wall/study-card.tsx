@@ -24,7 +24,11 @@ export function StudyCard({ card, onRename, onDelete }: Props) {
   const { settings } = useSettings();
   const [renaming, setRenaming] = useState(false);
   const width = Math.max(NARROWEST, Math.round(HEIGHT * Math.min(card.aspect, 2.2)));
-  const facts = [card.maker, card.key && `${card.key} key, ${card.range} range`, format(new Date(card.createdAt), 'd MMM yyyy')];
+  const facts = [
+    card.maker,
+    card.key && `${card.key} key, ${card.range} range`,
+    format(new Date(card.createdAt), 'd MMM yyyy'),
+  ];
   return (
     <li className="max-w-full" style={{ width }}>
       <Link href={`/desk/${card.id}`} className="block" aria-label={`Open ${card.title}`}>
@@ -35,7 +39,12 @@ export function StudyCard({ card, onRename, onDelete }: Props) {
           style={{ height: HEIGHT }}
         />
         <div className="mt-1 bg-sheet px-1 py-1">
-          <Stave swatches={card.swatches} scale={settings.scale} height={52} label={staveWords(card.swatches)} />
+          <Stave
+            swatches={card.swatches}
+            scale={settings.scale}
+            height={52}
+            label={staveWords(card.swatches)}
+          />
         </div>
       </Link>
       <div className="flex items-start gap-1 pt-1.5">

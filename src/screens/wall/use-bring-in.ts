@@ -41,7 +41,11 @@ export function useBringIn() {
       if (outcome.event === 'done') {
         if (alone) router.push(`/desk/${outcome.studyId}`);
         else router.refresh();
-      } else setKnown((all) => [...all, { name, pictureId: outcome.pictureId, studies: outcome.studies }]);
+      } else
+        setKnown((all) => [
+          ...all,
+          { name, pictureId: outcome.pictureId, studies: outcome.studies },
+        ]);
     },
     [router],
   );
@@ -89,7 +93,9 @@ export function useBringIn() {
   const beginAgain = useCallback(
     async (pictureId: string) => {
       try {
-        const { id } = await call('POST', '/api/studies', z.object({ id: z.string() }), { pictureId });
+        const { id } = await call('POST', '/api/studies', z.object({ id: z.string() }), {
+          pictureId,
+        });
         router.push(`/desk/${id}`);
       } catch (error) {
         showFault(error);

@@ -40,8 +40,7 @@ export function Wall({ studies }: { studies: Card[] }) {
     return studies.filter((card) => card.title.toLowerCase().includes(wanted));
   }, [studies, search]);
 
-  const act = (action: () => Promise<unknown>) =>
-    action().then(() => router.refresh(), showFault);
+  const act = (action: () => Promise<unknown>) => action().then(() => router.refresh(), showFault);
 
   const remove = (card: Card) =>
     act(async () => {
@@ -71,7 +70,10 @@ export function Wall({ studies }: { studies: Card[] }) {
         <h1 className="sr-only">Wall</h1>
         <Arrivals arrivals={arrivals} />
         {studies.length === 0 ? (
-          <FirstStep onChoose={open} onSample={() => void fetchSample().then((file) => bringIn([file]), showFault)} />
+          <FirstStep
+            onChoose={open}
+            onSample={() => void fetchSample().then((file) => bringIn([file]), showFault)}
+          />
         ) : shown.length === 0 ? (
           <p className="font-serif text-2xl">No study has “{search}” in its title.</p>
         ) : (
@@ -80,7 +82,9 @@ export function Wall({ studies }: { studies: Card[] }) {
               <StudyCard
                 key={card.id}
                 card={card}
-                onRename={(title) => void act(() => call('PATCH', `/api/studies/${card.id}`, nothing, { title }))}
+                onRename={(title) =>
+                  void act(() => call('PATCH', `/api/studies/${card.id}`, nothing, { title }))
+                }
                 onDelete={() => void remove(card)}
               />
             ))}
@@ -100,9 +104,12 @@ export function Wall({ studies }: { studies: Card[] }) {
 function FirstStep({ onChoose, onSample }: { onChoose: () => void; onSample: () => void }) {
   return (
     <section className="mx-auto mt-[12vh] max-w-xl">
-      <h2 className="font-serif text-4xl leading-tight">Drop a picture here, and see how its colour works.</h2>
+      <h2 className="font-serif text-4xl leading-tight">
+        Drop a picture here, and see how its colour works.
+      </h2>
       <p className="mt-4 text-lg">
-        A photograph or a master work: JPEG, PNG, WebP, AVIF, TIFF or GIF, up to 40 MB. You can also paste one.
+        A photograph or a master work: JPEG, PNG, WebP, AVIF, TIFF or GIF, up to 40 MB. You can also
+        paste one.
       </p>
       <div className="mt-6 flex flex-wrap gap-3">
         <Button weight="strong" onClick={onChoose}>

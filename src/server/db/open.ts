@@ -58,7 +58,9 @@ export async function openServer(url: string): Promise<OpenDatabase> {
   const client = await pool.connect();
   try {
     await client.query('select pg_advisory_lock($1)', [MIGRATION_LOCK]);
-    await migrateServer(drizzleServer(client, { schema }), { migrationsFolder: migrationsFolder() });
+    await migrateServer(drizzleServer(client, { schema }), {
+      migrationsFolder: migrationsFolder(),
+    });
   } finally {
     await client.query('select pg_advisory_unlock($1)', [MIGRATION_LOCK]).catch(() => undefined);
     client.release();

@@ -72,7 +72,10 @@ export const study = pgTable(
     updatedAt: moment('updated_at').notNull().default(now),
     deletedAt: moment('deleted_at'),
   },
-  (table) => [index('study_created').on(table.createdAt), index('study_picture').on(table.pictureId)],
+  (table) => [
+    index('study_created').on(table.createdAt),
+    index('study_picture').on(table.pictureId),
+  ],
 );
 
 /** Every revision of a study as it was saved. */
@@ -147,7 +150,10 @@ export const tag = pgTable(
     name: text('name').notNull(),
     position: integer('position').notNull(),
   },
-  (table) => [primaryKey({ columns: [table.libraryId, table.name] }), index('tag_name').on(table.name)],
+  (table) => [
+    primaryKey({ columns: [table.libraryId, table.name] }),
+    index('tag_name').on(table.name),
+  ],
 );
 
 export const setting = pgTable('setting', {

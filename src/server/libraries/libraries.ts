@@ -1,6 +1,12 @@
 import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { formatOf } from '@/core/formats/formats';
-import { FormatError, loses, type Holding, type LibraryFile, type LibraryFormat } from '@/core/formats/library-file';
+import {
+  FormatError,
+  loses,
+  type Holding,
+  type LibraryFile,
+  type LibraryFormat,
+} from '@/core/formats/library-file';
 import { colourName } from '@/core/colour/name';
 import type { Library, LibraryCard, LibraryContent, Swatch } from '@/contracts/library';
 import { libraryContentSchema } from '@/contracts/library';
@@ -13,7 +19,12 @@ import { notFound, ServiceError } from '../errors';
 export async function listLibraries(): Promise<LibraryCard[]> {
   const db = await database();
   const rows = await db
-    .select({ id: library.id, name: library.name, note: library.note, updatedAt: library.updatedAt })
+    .select({
+      id: library.id,
+      name: library.name,
+      note: library.note,
+      updatedAt: library.updatedAt,
+    })
     .from(library)
     .where(isNull(library.deletedAt))
     .orderBy(desc(library.updatedAt), desc(library.id));
@@ -110,7 +121,12 @@ export async function carryOut(
   format: LibraryFormat,
 ): Promise<{ text: string; fileName: string }> {
   const { name, note, tags, swatches } = await getLibrary(id);
-  const file: LibraryFile = { name, note, tags, swatches: swatches.map(({ id: _, ...rest }) => rest) };
+  const file: LibraryFile = {
+    name,
+    note,
+    tags,
+    swatches: swatches.map(({ id: _, ...rest }) => rest),
+  };
   return { text: format.write(file), fileName: `${name}.${format.extension}` };
 }
 
@@ -124,12 +140,15 @@ export async function bringInLibrary(
 ): Promise<{ id: string; revision: number; name: string; loses: Holding[] }> {
   const format = formatOf(fileName, text);
   if (!format)
-    throw badFile('Neither its name nor its first line says which format this is. Bring in a .prism.json or .gpl file.');
+    throw badFile(
+      'Neither its name nor its first line says which format this is. Bring in a .prism.json or .gpl file.',
+    );
   let file: LibraryFile;
   try {
     file = format.read(text);
   } catch (error) {
-    if (error instanceof FormatError) throw badFile(`${error.message} Mend that line and bring it in again.`);
+    if (error instanceof FormatError)
+      throw badFile(`${error.message} Mend that line and bring it in again.`);
     throw error;
   }
   if (file.swatches.length === 0) throw badFile('There are no colours in this file.');
@@ -152,7 +171,11 @@ function badFile(why: string): ServiceError {
 
 type Writer = Pick<Awaited<ReturnType<typeof database>>, 'insert'>;
 
-async function writeContents(tx: Writer, libraryId: string, content: LibraryContent): Promise<void> {
+async function writeContents(
+  tx: Writer,
+  libraryId: string,
+  content: LibraryContent,
+): Promise<void> {
   if (content.swatches.length > 0)
     await tx.insert(swatch).values(
       content.swatches.map(({ id, name, note, colour, share, provenance }, position) => ({
@@ -167,7 +190,9 @@ async function writeContents(tx: Writer, libraryId: string, content: LibraryCont
       })),
     );
   if (content.tags.length > 0)
-    await tx.insert(tag).values(content.tags.map((name, position) => ({ libraryId, name, position })));
+    await tx
+      .insert(tag)
+      .values(content.tags.map((name, position) => ({ libraryId, name, position })));
 }
 
 async function contents(ids: string[]): Promise<[Map<string, Swatch[]>, Map<string, string[]>]> {
@@ -178,7 +203,11 @@ async function contents(ids: string[]): Promise<[Map<string, Swatch[]>, Map<stri
     .from(swatch)
     .where(inArray(swatch.libraryId, ids))
     .orderBy(asc(swatch.position));
-  const tagRows = await db.select().from(tag).where(inArray(tag.libraryId, ids)).orderBy(asc(tag.position));
+  const tagRows = await db
+    .select()
+    .from(tag)
+    .where(inArray(tag.libraryId, ids))
+    .orderBy(asc(tag.position));
   const swatches = swatchRows.map(({ libraryId, position: _, L, a, b, ...rest }) => ({
     libraryId,
     entry: { ...rest, colour: { L, a, b } },

@@ -116,7 +116,10 @@ export async function encodeThumbnail(working: Picture): Promise<Uint8Array> {
 
 /** A stored working copy back to pixels. */
 export async function decodeWorking(bytes: Uint8Array): Promise<Picture> {
-  const { data, info } = await sharp(bytes).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
+  const { data, info } = await sharp(bytes)
+    .ensureAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
   return {
     width: info.width,
     height: info.height,

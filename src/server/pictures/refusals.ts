@@ -7,9 +7,17 @@ const NOTHING_KEPT = 'Nothing was stored.';
 /** Why a picture can't be brought in: what happened, what was kept, what to do. */
 export const refusal = {
   empty: () =>
-    new ServiceError('empty', `The file is empty. ${NOTHING_KEPT} Save the picture again and bring in the new file.`, 400),
+    new ServiceError(
+      'empty',
+      `The file is empty. ${NOTHING_KEPT} Save the picture again and bring in the new file.`,
+      400,
+    ),
   tooManyBytes: () =>
-    new ServiceError('too-many-bytes', `The file is larger than ${MOST_BYTES / 1024 / 1024} MB. ${NOTHING_KEPT} Save it as a JPEG or make it smaller first.`, 413),
+    new ServiceError(
+      'too-many-bytes',
+      `The file is larger than ${MOST_BYTES / 1024 / 1024} MB. ${NOTHING_KEPT} Save it as a JPEG or make it smaller first.`,
+      413,
+    ),
   tooManyPixels: (width: number, height: number) =>
     new ServiceError(
       'too-many-pixels',
@@ -17,11 +25,27 @@ export const refusal = {
       413,
     ),
   notAPicture: () =>
-    new ServiceError('not-a-picture', `This is not a picture that can be read. ${NOTHING_KEPT} Bring in a ${KINDS} file.`, 415),
+    new ServiceError(
+      'not-a-picture',
+      `This is not a picture that can be read. ${NOTHING_KEPT} Bring in a ${KINDS} file.`,
+      415,
+    ),
   truncated: () =>
-    new ServiceError('broken', `The picture is cut short or damaged. ${NOTHING_KEPT} Fetch or save the file again.`, 422),
+    new ServiceError(
+      'broken',
+      `The picture is cut short or damaged. ${NOTHING_KEPT} Fetch or save the file again.`,
+      422,
+    ),
   pages: (count: number) =>
-    new ServiceError('pages', `This TIFF holds ${count} pages, and a study is of one picture. ${NOTHING_KEPT} Save the page you want as a file of its own.`, 422),
+    new ServiceError(
+      'pages',
+      `This TIFF holds ${count} pages, and a study is of one picture. ${NOTHING_KEPT} Save the page you want as a file of its own.`,
+      422,
+    ),
   cmyk: () =>
-    new ServiceError('cmyk', `The colours of this CMYK picture can’t be converted for the screen. ${NOTHING_KEPT} Save it as an RGB file.`, 422),
+    new ServiceError(
+      'cmyk',
+      `The colours of this CMYK picture can’t be converted for the screen. ${NOTHING_KEPT} Save it as an RGB file.`,
+      422,
+    ),
 };

@@ -2,5 +2,11 @@ import type { StudyDocument } from '@/contracts/study';
 
 /** Changes exactly when a stored reading of the study would come out differently. */
 export function readingKey({ framing, neutral, values }: StudyDocument): string {
-  return JSON.stringify([framing.angle, framing.crop, neutral?.cast ?? null, values.zones, values.breaks]);
+  return JSON.stringify([
+    framing.angle,
+    framing.crop,
+    neutral?.cast ?? null,
+    values.zones,
+    values.breaks,
+  ]);
 }

@@ -10,7 +10,12 @@ import { readingKey } from './reading-key';
 export async function refreshReading(studyId: string): Promise<void> {
   const db = await database();
   const [found] = await db
-    .select({ document: study.document, pictureId: study.pictureId, of: reading.of, core: reading.core })
+    .select({
+      document: study.document,
+      pictureId: study.pictureId,
+      of: reading.of,
+      core: reading.core,
+    })
     .from(study)
     .leftJoin(reading, eq(reading.studyId, study.id))
     .where(eq(study.id, studyId));
@@ -29,7 +34,14 @@ export async function refreshReading(studyId: string): Promise<void> {
     values: document.values,
     palette: null,
   });
-  const row = { core: CORE_VERSION, of, key: values.key, range: values.range, median: values.median, values };
+  const row = {
+    core: CORE_VERSION,
+    of,
+    key: values.key,
+    range: values.range,
+    median: values.median,
+    values,
+  };
   await db
     .insert(reading)
     .values({ studyId, ...row })

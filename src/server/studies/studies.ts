@@ -68,7 +68,10 @@ export async function getStudy(id: string): Promise<Study> {
 /** A new study of a picture that is already here. */
 export async function createStudy(pictureId: string): Promise<string> {
   const db = await database();
-  const [found] = await db.select({ name: picture.name }).from(picture).where(eq(picture.id, pictureId));
+  const [found] = await db
+    .select({ name: picture.name })
+    .from(picture)
+    .where(eq(picture.id, pictureId));
   if (!found) throw notFound('picture');
   const id = await db.transaction((tx) =>
     insertStudy(tx, pictureId, newDocument(titleOf(found.name))),
@@ -98,7 +101,8 @@ export async function saveStudy(
       })
       .where(and(eq(study.id, id), eq(study.revision, basedOn), isNull(study.deletedAt)))
       .returning({ revision: study.revision, updatedAt: study.updatedAt });
-    if (row) await tx.insert(studyRevision).values({ studyId: id, revision: row.revision, document });
+    if (row)
+      await tx.insert(studyRevision).values({ studyId: id, revision: row.revision, document });
     return row;
   });
   if (!saved) throw newer(await getStudy(id));

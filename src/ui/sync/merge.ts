@@ -29,10 +29,19 @@ export function same(one: unknown, other: unknown): boolean {
     return one.length === other.length && one.every((entry, i) => same(entry, other[i]));
   if (!isRecord(one) || !isRecord(other)) return false;
   const keys = Object.keys(one);
-  return keys.length === Object.keys(other).length && keys.every((key) => key in other && same(one[key], other[key]));
+  return (
+    keys.length === Object.keys(other).length &&
+    keys.every((key) => key in other && same(one[key], other[key]))
+  );
 }
 
-function mergeAt(base: unknown, mine: unknown, theirs: unknown, path: string[], conflicts: Conflict[]): unknown {
+function mergeAt(
+  base: unknown,
+  mine: unknown,
+  theirs: unknown,
+  path: string[],
+  conflicts: Conflict[],
+): unknown {
   if (same(mine, base)) return theirs;
   if (same(theirs, base) || same(mine, theirs)) return mine;
   const whole = WHOLE_KEYS.has(path[path.length - 1]);
@@ -41,7 +50,10 @@ function mergeAt(base: unknown, mine: unknown, theirs: unknown, path: string[], 
   if (!whole && isRecord(base) && isRecord(mine) && isRecord(theirs)) {
     const keys = new Set([...Object.keys(mine), ...Object.keys(theirs)]);
     return Object.fromEntries(
-      [...keys].map((key) => [key, mergeAt(base[key], mine[key], theirs[key], [...path, key], conflicts)]),
+      [...keys].map((key) => [
+        key,
+        mergeAt(base[key], mine[key], theirs[key], [...path, key], conflicts),
+      ]),
     );
   }
   conflicts.push({ path, mine, theirs });
@@ -52,7 +64,13 @@ interface Thing {
   id: string;
 }
 
-function mergeThings(base: Thing[], mine: Thing[], theirs: Thing[], path: string[], conflicts: Conflict[]): Thing[] {
+function mergeThings(
+  base: Thing[],
+  mine: Thing[],
+  theirs: Thing[],
+  path: string[],
+  conflicts: Conflict[],
+): Thing[] {
   const baseOf = byId(base);
   const mineOf = byId(mine);
   const theirsOf = byId(theirs);
@@ -94,12 +112,17 @@ function isRecord(value: unknown): value is Record<string, unknown> {
 }
 
 function isThings(value: unknown): value is Thing[] {
-  return Array.isArray(value) && value.every((entry) => isRecord(entry) && typeof entry.id === 'string');
+  return (
+    Array.isArray(value) && value.every((entry) => isRecord(entry) && typeof entry.id === 'string')
+  );
 }
 
 /** The value with theirs in every place of conflict; `value` itself stays as it is. */
 export function yieldTo<T>(value: T, conflicts: readonly Conflict[]): T {
-  return conflicts.reduce<unknown>((whole, { path, theirs }) => replacedAt(whole, path, theirs), value) as T;
+  return conflicts.reduce<unknown>(
+    (whole, { path, theirs }) => replacedAt(whole, path, theirs),
+    value,
+  ) as T;
 }
 
 /** A copy with one place replaced; a list of things is entered by id. A place that is gone stays gone. */

@@ -1,6 +1,13 @@
 import { expose, transfer } from 'comlink';
 import type { Oklab } from '@/core/colour/oklab';
-import { readCounts, zoneEdges, zoneOfBin, zonePicture, type Breaks, type ValueReading } from '@/core/measure/values';
+import {
+  readCounts,
+  zoneEdges,
+  zoneOfBin,
+  zonePicture,
+  type Breaks,
+  type ValueReading,
+} from '@/core/measure/values';
 import { extractPalette, type Extraction } from '@/core/palette/extract';
 import { mapShares, NO_SWATCH, swatchMap } from '@/core/palette/swatch-map';
 import { develop, type Development } from '@/core/picture/develop';
@@ -12,7 +19,8 @@ import { greyPicture, NO_VALUE, valueCounts, valueMap } from '@/core/picture/val
 import { veil } from '@/core/picture/veil';
 
 /** The part of a picture that stays while the rest steps back. */
-export type Part = { kind: 'zone'; index: number } | { kind: 'swatch'; index: number; colours: Oklab[] };
+export type Part =
+  { kind: 'zone'; index: number } | { kind: 'swatch'; index: number; colours: Oklab[] };
 
 export interface ZoneSettings {
   zones: number;

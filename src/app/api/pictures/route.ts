@@ -13,10 +13,16 @@ export const POST = answering(async (request: Request) => {
   const stream = new ReadableStream<Uint8Array>({
     async start(controller) {
       const say = (event: BringInEvent) => {
-        if (!request.signal.aborted) controller.enqueue(encoder.encode(JSON.stringify(event) + '\n'));
+        if (!request.signal.aborted)
+          controller.enqueue(encoder.encode(JSON.stringify(event) + '\n'));
       };
       try {
-        const result = await bringIn(bytes, name, (stage) => say({ event: 'stage', stage }), request.signal);
+        const result = await bringIn(
+          bytes,
+          name,
+          (stage) => say({ event: 'stage', stage }),
+          request.signal,
+        );
         say(
           result.kind === 'new'
             ? { event: 'done', studyId: result.studyId }

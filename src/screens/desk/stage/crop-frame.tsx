@@ -27,7 +27,11 @@ export function CropFrame({ whole, box, onChange, onDone }: Props) {
   const size = useSize(frame);
   const width = whole?.width ?? 1;
   const height = whole?.height ?? 1;
-  const { x, y, scale } = viewportOf({ zoom: 1, centre: { x: 0.5, y: 0.5 } }, { width, height }, size);
+  const { x, y, scale } = viewportOf(
+    { zoom: 1, centre: { x: 0.5, y: 0.5 } },
+    { width, height },
+    size,
+  );
   const wide = width * scale;
   const high = height * scale;
 
@@ -57,7 +61,11 @@ export function CropFrame({ whole, box, onChange, onDone }: Props) {
     const dx = (along ?? 0) * NUDGE;
     const dy = (down ?? 0) * NUDGE;
     onChange(
-      held(event.shiftKey ? { ...box, width: box.width + dx, height: box.height + dy } : { ...box, x: box.x + dx, y: box.y + dy }),
+      held(
+        event.shiftKey
+          ? { ...box, width: box.width + dx, height: box.height + dy }
+          : { ...box, x: box.x + dx, y: box.y + dy },
+      ),
     );
   };
 
@@ -77,9 +85,27 @@ export function CropFrame({ whole, box, onChange, onDone }: Props) {
             <Image image={whole} alt="" x={x} y={y} width={wide} height={high} />
             {/* What is cut away steps back. */}
             <Rect x={x} y={y} width={wide} height={box.y * high} fill="rgba(119,119,119,0.8)" />
-            <Rect x={x} y={y + (box.y + box.height) * high} width={wide} height={(1 - box.y - box.height) * high} fill="rgba(119,119,119,0.8)" />
-            <Rect x={x} y={y + box.y * high} width={box.x * wide} height={box.height * high} fill="rgba(119,119,119,0.8)" />
-            <Rect x={x + (box.x + box.width) * wide} y={y + box.y * high} width={(1 - box.x - box.width) * wide} height={box.height * high} fill="rgba(119,119,119,0.8)" />
+            <Rect
+              x={x}
+              y={y + (box.y + box.height) * high}
+              width={wide}
+              height={(1 - box.y - box.height) * high}
+              fill="rgba(119,119,119,0.8)"
+            />
+            <Rect
+              x={x}
+              y={y + box.y * high}
+              width={box.x * wide}
+              height={box.height * high}
+              fill="rgba(119,119,119,0.8)"
+            />
+            <Rect
+              x={x + (box.x + box.width) * wide}
+              y={y + box.y * high}
+              width={(1 - box.x - box.width) * wide}
+              height={box.height * high}
+              fill="rgba(119,119,119,0.8)"
+            />
           </Layer>
           <Layer>
             <Rect

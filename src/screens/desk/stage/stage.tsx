@@ -116,21 +116,47 @@ export function Stage({ lens, original, veil, marks, radius, onTap }: Props) {
     >
       {canvas && (
         <Konva width={size.width} height={size.height} listening={false}>
-          <Layer listening={false} x={viewport.x} y={viewport.y} scaleX={viewport.scale} scaleY={viewport.scale}>
+          <Layer
+            listening={false}
+            x={viewport.x}
+            y={viewport.y}
+            scaleX={viewport.scale}
+            scaleY={viewport.scale}
+          >
             <Image image={canvas} alt="" />
             {lens && !original && (
-              <Group clipX={from} clipY={0} clipWidth={picture.width - from} clipHeight={picture.height}>
+              <Group
+                clipX={from}
+                clipY={0}
+                clipWidth={picture.width - from}
+                clipHeight={picture.height}
+              >
                 <Image image={lens} alt="" />
               </Group>
             )}
             {veil && !original && <Image image={veil} alt="" />}
-            {original && <Image image={original} alt="" width={picture.width} height={picture.height} />}
+            {original && (
+              <Image image={original} alt="" width={picture.width} height={picture.height} />
+            )}
           </Layer>
           <Layer listening={false}>
             {marks.map((mark) => (
-              <Ring key={mark.id} x={viewport.x + mark.x * picture.width * viewport.scale} y={viewport.y + mark.y * picture.height * viewport.scale} radius={mark.radius * diagonal * viewport.scale} strong={mark.strong} />
+              <Ring
+                key={mark.id}
+                x={viewport.x + mark.x * picture.width * viewport.scale}
+                y={viewport.y + mark.y * picture.height * viewport.scale}
+                radius={mark.radius * diagonal * viewport.scale}
+                strong={mark.strong}
+              />
             ))}
-            {pointer && <Ring x={viewport.x + pointer.x * picture.width * viewport.scale} y={viewport.y + pointer.y * picture.height * viewport.scale} radius={radius * diagonal * viewport.scale} strong={tool !== 'look'} />}
+            {pointer && (
+              <Ring
+                x={viewport.x + pointer.x * picture.width * viewport.scale}
+                y={viewport.y + pointer.y * picture.height * viewport.scale}
+                radius={radius * diagonal * viewport.scale}
+                strong={tool !== 'look'}
+              />
+            )}
           </Layer>
         </Konva>
       )}
@@ -167,7 +193,10 @@ function hold(n: number): number {
 }
 
 /** The size of an element, followed as it changes. */
-export function useSize(element: React.RefObject<HTMLElement | null>): { width: number; height: number } {
+export function useSize(element: React.RefObject<HTMLElement | null>): {
+  width: number;
+  height: number;
+} {
   const [size, setSize] = useState({ width: 0, height: 0 });
   useEffect(() => {
     if (!element.current) return;

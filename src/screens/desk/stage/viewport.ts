@@ -38,7 +38,13 @@ export function placeAt(point: Point, viewport: Viewport, picture: Size): Point 
 }
 
 /** Zooms by a factor and keeps the place under `point` where it is. */
-export function zoomedAt(looking: Looking, factor: number, point: Point, picture: Size, stage: Size): Looking {
+export function zoomedAt(
+  looking: Looking,
+  factor: number,
+  point: Point,
+  picture: Size,
+  stage: Size,
+): Looking {
   const place = placeAt(point, viewportOf(looking, picture, stage), picture);
   const zoom = Math.min(MOST_ZOOM, Math.max(1, looking.zoom * factor));
   const scale = fit(picture, stage) * zoom;
@@ -66,7 +72,10 @@ export function pannedBy(looking: Looking, by: Point, picture: Size, stage: Size
 function fit(picture: Size, stage: Size): number {
   return Math.max(
     0.01,
-    Math.min((stage.width - 2 * MARGIN) / picture.width, (stage.height - 2 * MARGIN) / picture.height),
+    Math.min(
+      (stage.width - 2 * MARGIN) / picture.width,
+      (stage.height - 2 * MARGIN) / picture.height,
+    ),
   );
 }
 

@@ -35,7 +35,12 @@ export function SaveDialog({ studyId, onClose }: { studyId: string; onClose: () 
   });
 
   const save = async ({ name, note, tags }: Form) => {
-    const content = { name, note, tags: splitTags(tags), ...libraryFrom(store.getState().history.present, studyId, facts) };
+    const content = {
+      name,
+      note,
+      tags: splitTags(tags),
+      ...libraryFrom(store.getState().history.present, studyId, facts),
+    };
     try {
       const { id } = await call('POST', '/api/libraries', savedLibrarySchema, content);
       onClose();
@@ -49,11 +54,34 @@ export function SaveDialog({ studyId, onClose }: { studyId: string; onClose: () 
   };
 
   return (
-    <Dialog open onClose={onClose} title="Save to Drawers" about="A copy of the palette as it is now; the study goes on by itself.">
-      <form onSubmit={(event) => void handleSubmit(save)(event)} className="flex flex-col gap-3" noValidate>
-        <TextField label="Name" autoFocus fault={formState.errors.name?.message} {...register('name')} />
-        <NoteField label="Note: what it is for" rows={3} fault={formState.errors.note?.message} {...register('note')} />
-        <TextField label="Tags, with commas between" fault={formState.errors.tags?.message} {...register('tags')} />
+    <Dialog
+      open
+      onClose={onClose}
+      title="Save to Drawers"
+      about="A copy of the palette as it is now; the study goes on by itself."
+    >
+      <form
+        onSubmit={(event) => void handleSubmit(save)(event)}
+        className="flex flex-col gap-3"
+        noValidate
+      >
+        <TextField
+          label="Name"
+          autoFocus
+          fault={formState.errors.name?.message}
+          {...register('name')}
+        />
+        <NoteField
+          label="Note: what it is for"
+          rows={3}
+          fault={formState.errors.note?.message}
+          {...register('note')}
+        />
+        <TextField
+          label="Tags, with commas between"
+          fault={formState.errors.tags?.message}
+          {...register('tags')}
+        />
         <div className="mt-2 flex justify-end gap-2">
           <Button onClick={onClose}>Not now</Button>
           <Button weight="strong" type="submit" disabled={formState.isSubmitting}>
@@ -66,7 +94,11 @@ export function SaveDialog({ studyId, onClose }: { studyId: string; onClose: () 
 }
 
 /** The tray as a library's swatches, each with where it came from. */
-export function libraryFrom(document: StudyDocument, studyId: string, picture: Pick<PictureFacts, 'hash'>) {
+export function libraryFrom(
+  document: StudyDocument,
+  studyId: string,
+  picture: Pick<PictureFacts, 'hash'>,
+) {
   return {
     studyId,
     swatches: document.palette.swatches.map(({ id, name, note, colour, share, area }) => ({
@@ -75,7 +107,12 @@ export function libraryFrom(document: StudyDocument, studyId: string, picture: P
       note,
       colour,
       share,
-      provenance: area && { studyId, studyTitle: document.title, pictureHash: picture.hash, ...area },
+      provenance: area && {
+        studyId,
+        studyTitle: document.title,
+        pictureHash: picture.hash,
+        ...area,
+      },
     })),
   };
 }

@@ -24,8 +24,20 @@ interface Props {
 }
 
 /** A swatch on the stave: the whole column can be taken hold of, the block sits at its value. */
-export function TrayBlock({ swatch, number, column, block, room, selected, onSelect, onPoint, onKey }: Props) {
-  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: swatch.id });
+export function TrayBlock({
+  swatch,
+  number,
+  column,
+  block,
+  room,
+  selected,
+  onSelect,
+  onPoint,
+  onKey,
+}: Props) {
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
+    id: swatch.id,
+  });
   const { settings } = useSettings();
   const value = valueOfOklab(swatch.colour);
   const top = (1 - value / 10) * room;
@@ -59,9 +71,17 @@ export function TrayBlock({ swatch, number, column, block, room, selected, onSel
     >
       <span
         className={`absolute left-0 block ${isDragging ? 'shadow-[0_6px_14px_rgba(0,0,0,0.45)]' : ''} ${selected ? 'outline-2 outline-offset-2 outline-ink' : ''}`}
-        style={{ top, height: block, width: Math.max(4, column.block - 4), background: hexFromOklab(swatch.colour) }}
+        style={{
+          top,
+          height: block,
+          width: Math.max(4, column.block - 4),
+          background: hexFromOklab(swatch.colour),
+        }}
       />
-      <span className="absolute left-0 flex max-w-full items-center gap-0.5 overflow-hidden text-xs whitespace-nowrap" style={{ top: top + block + 3, width: column.width - 4 }}>
+      <span
+        className="absolute left-0 flex max-w-full items-center gap-0.5 overflow-hidden text-xs whitespace-nowrap"
+        style={{ top: top + block + 3, width: column.width - 4 }}
+      >
         {swatch.locked && <Lock size={11} className="shrink-0" aria-hidden />}
         <span className="shrink-0 font-semibold">{number}</span>
         <span className="truncate pl-0.5">{column.width > 64 ? swatch.name : ''}</span>

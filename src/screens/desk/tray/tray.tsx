@@ -1,7 +1,20 @@
 'use client';
 
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, TouchSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
-import { horizontalListSortingStrategy, SortableContext, sortableKeyboardCoordinates } from '@dnd-kit/sortable';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  TouchSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  horizontalListSortingStrategy,
+  SortableContext,
+  sortableKeyboardCoordinates,
+} from '@dnd-kit/sortable';
 import { useRef, useState } from 'react';
 import { scaleMarks } from '@/core/colour/value-scale';
 import { Button } from '@/ui/button';
@@ -20,7 +33,13 @@ const BLOCK = 24;
 const LABEL = 18;
 
 /** The study's palette as a stave: the palette's one home, always in view. */
-export function Tray({ studyId, palette }: { studyId: string; palette: ReturnType<typeof usePalette> }) {
+export function Tray({
+  studyId,
+  palette,
+}: {
+  studyId: string;
+  palette: ReturnType<typeof usePalette>;
+}) {
   const { swatches, count } = useDocument((document) => document.palette);
   const selected = useDesk((state) => state.selected);
   const store = useDeskStore();
@@ -29,7 +48,11 @@ export function Tray({ studyId, palette }: { studyId: string; palette: ReturnTyp
   const lines = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(lines);
   const room = Math.max(20, height - BLOCK - LABEL);
-  const columns = layStave(swatches.map((swatch) => swatch.share), Math.max(width, swatches.length * LEAST_COLUMN), LEAST_COLUMN);
+  const columns = layStave(
+    swatches.map((swatch) => swatch.share),
+    Math.max(width, swatches.length * LEAST_COLUMN),
+    LEAST_COLUMN,
+  );
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(TouchSensor, { activationConstraint: { delay: 180, tolerance: 8 } }),
@@ -39,7 +62,8 @@ export function Tray({ studyId, palette }: { studyId: string; palette: ReturnTyp
     }),
   );
 
-  const move = (id: string, to: number) => store.getState().change((document) => moveSwatch(document, id, to));
+  const move = (id: string, to: number) =>
+    store.getState().change((document) => moveSwatch(document, id, to));
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     const to = swatches.findIndex(({ id }) => id === over?.id);
     if (to >= 0) move(String(active.id), to);
@@ -62,19 +86,44 @@ export function Tray({ studyId, palette }: { studyId: string; palette: ReturnTyp
           <h2 className="font-serif text-lg italic">Palette</h2>
           <p className="text-sm leading-snug text-soft">
             {swatches.length === 0 ? 'empty' : several(swatches.length, 'colour')}
-            {swatches.some((swatch) => swatch.locked) && `, ${swatches.filter((swatch) => swatch.locked).length} locked`}
+            {swatches.some((swatch) => swatch.locked) &&
+              `, ${swatches.filter((swatch) => swatch.locked).length} locked`}
           </p>
         </div>
       </div>
-      <div className="relative min-w-0 grow overflow-x-auto overflow-y-hidden px-3 py-2.5" data-testid="tray">
-        <div ref={lines} className="relative h-full" style={{ minWidth: swatches.length * LEAST_COLUMN }}>
+      <div
+        className="relative min-w-0 grow overflow-x-auto overflow-y-hidden px-3 py-2.5"
+        data-testid="tray"
+      >
+        <div
+          ref={lines}
+          className="relative ml-6 h-full"
+          style={{ minWidth: swatches.length * LEAST_COLUMN }}
+        >
           {scaleMarks(settings.scale).map(({ mark, value }, i) => (
-            <div key={mark} className="absolute inset-x-0 border-t border-line" style={{ top: (1 - value / 10) * room + BLOCK / 2 }} aria-hidden>
-              {(settings.scale.steps < 7 || i % 2 === 0) && <span className="absolute -top-2 right-0 bg-sheet pl-1 text-[11px] leading-4 text-soft">{mark}</span>}
+            <div
+              key={mark}
+              className="absolute inset-x-0 border-t border-line"
+              style={{ top: (1 - value / 10) * room + BLOCK / 2 }}
+              aria-hidden
+            >
+              {(settings.scale.steps < 7 || i % 2 === 0) && (
+                <span className="absolute -top-2 -left-6 w-5 text-right text-[11px] leading-4 text-soft">
+                  {mark}
+                </span>
+              )}
             </div>
           ))}
-          <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd} id="tray">
-            <SortableContext items={swatches.map(({ id }) => id)} strategy={horizontalListSortingStrategy}>
+          <DndContext
+            sensors={sensors}
+            collisionDetection={closestCenter}
+            onDragEnd={onDragEnd}
+            id="tray"
+          >
+            <SortableContext
+              items={swatches.map(({ id }) => id)}
+              strategy={horizontalListSortingStrategy}
+            >
               {width > 0 &&
                 swatches.map((swatch, i) => (
                   <TrayBlock
@@ -89,14 +138,20 @@ export function Tray({ studyId, palette }: { studyId: string; palette: ReturnTyp
                       store.getState().set({ selected: swatch.id });
                       store.getState().look({ step: 'palette', at: null });
                     }}
-                    onPoint={(on) => store.getState().set({ hovered: on ? { kind: 'swatch', id: swatch.id } : null })}
+                    onPoint={(on) =>
+                      store
+                        .getState()
+                        .set({ hovered: on ? { kind: 'swatch', id: swatch.id } : null })
+                    }
                     onKey={(event) => onKey(event, swatch.id, i)}
                   />
                 ))}
             </SortableContext>
           </DndContext>
           {swatches.length === 0 && (
-            <p className="absolute inset-0 flex items-center font-serif text-xl italic">Extract colours, or pick them from the picture.</p>
+            <p className="absolute inset-0 flex items-center font-serif text-xl italic">
+              Extract colours, or pick them from the picture.
+            </p>
           )}
         </div>
       </div>

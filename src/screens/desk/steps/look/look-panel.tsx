@@ -10,7 +10,7 @@ import { hexFromOklab } from '@/core/colour/hex';
 import { colourName } from '@/core/colour/name';
 import { list } from '@/ui/words';
 import { useDesk, useDeskStore, useDocument } from '../../desk-store';
-import { Finding, Section } from '../panel-parts';
+import { Finding, Fold, Section } from '../panel-parts';
 
 /** Say what the study is for; bring the picture upright; take out a cast. */
 export function LookPanel({ study }: { study: Study }) {
@@ -41,7 +41,9 @@ function Aims() {
   const toggle = (aim: string) =>
     change((document) => ({
       ...document,
-      aims: aims.includes(aim) ? aims.filter((other) => other !== aim) : [...aims, aim].slice(-MOST_AIMS),
+      aims: aims.includes(aim)
+        ? aims.filter((other) => other !== aim)
+        : [...aims, aim].slice(-MOST_AIMS),
     }));
   const addOwn = () => {
     const aim = own.trim();
@@ -73,7 +75,12 @@ function Aims() {
           }}
         >
           <div className="grow">
-            <TextField label="or in your own words" value={own} maxLength={120} onChange={(event) => setOwn(event.target.value)} />
+            <TextField
+              label="or in your own words"
+              value={own}
+              maxLength={120}
+              onChange={(event) => setOwn(event.target.value)}
+            />
           </div>
           <Button type="submit">Add</Button>
         </form>
@@ -90,7 +97,18 @@ function Framing() {
   return (
     <Section
       title="Crop and straighten"
-      aside={touched ? <Reset label="Undo the crop and straightening" onClick={() => change((document) => ({ ...document, framing: { angle: 0, crop: null } }))} /> : 'the original stays whole'}
+      aside={
+        touched ? (
+          <Reset
+            label="Undo the crop and straightening"
+            onClick={() =>
+              change((document) => ({ ...document, framing: { angle: 0, crop: null } }))
+            }
+          />
+        ) : (
+          'the original stays whole'
+        )
+      }
     >
       <Slider
         label="Turn"
@@ -99,9 +117,15 @@ function Framing() {
         max={15}
         step={0.1}
         value={framing.angle}
-        onChange={(angle) => change((document) => ({ ...document, framing: { ...document.framing, angle } }), 'angle')}
+        onChange={(angle) =>
+          change((document) => ({ ...document, framing: { ...document.framing, angle } }), 'angle')
+        }
       />
-      <Button aria-pressed={tool === 'crop'} className="w-full" onClick={() => set({ tool: tool === 'crop' ? 'look' : 'crop' })}>
+      <Button
+        aria-pressed={tool === 'crop'}
+        className="w-full"
+        onClick={() => set({ tool: tool === 'crop' ? 'look' : 'crop' })}
+      >
         <Crop size={18} aria-hidden /> {tool === 'crop' ? 'Keep this crop' : 'Crop'}
       </Button>
     </Section>
@@ -116,7 +140,16 @@ function Neutral() {
   return (
     <Section
       title="Neutral point"
-      aside={neutral ? <Reset label="Put the cast back" onClick={() => change((document) => ({ ...document, neutral: null }))} /> : 'as it came'}
+      aside={
+        neutral ? (
+          <Reset
+            label="Put the cast back"
+            onClick={() => change((document) => ({ ...document, neutral: null }))}
+          />
+        ) : (
+          'as it came'
+        )
+      }
     >
       {neutral && (
         <p className="mb-2 flex items-center gap-2 text-[15px]">
@@ -124,7 +157,11 @@ function Neutral() {
           It came as {colourName(neutral.cast)}, and is shown as grey.
         </p>
       )}
-      <Button aria-pressed={choosing} className="w-full" onClick={() => set({ tool: choosing ? 'look' : 'neutral' })}>
+      <Button
+        aria-pressed={choosing}
+        className="w-full"
+        onClick={() => set({ tool: choosing ? 'look' : 'neutral' })}
+      >
         <Pipette size={18} aria-hidden />
         {choosing ? 'Now click what ought to be grey' : 'Click something that ought to be grey'}
       </Button>
@@ -144,7 +181,7 @@ function About({ study }: { study: Study }) {
   });
   const { width, height, name } = study.picture;
   return (
-    <Section title="About the picture" aside={`${width} × ${height}`}>
+    <Fold title="About the picture" aside={document.maker || `${width} × ${height}`}>
       <div className="flex flex-col gap-2">
         <TitleField />
         <TextField label="Maker" maxLength={200} {...text('maker')} />
@@ -167,10 +204,13 @@ function About({ study }: { study: Study }) {
           </div>
         </fieldset>
         <p className="text-sm break-all text-soft">
-          File: <a className="underline" href={`/api/pictures/${study.picture.id}/original`}>{name}</a>
+          File:{' '}
+          <a className="underline" href={`/api/pictures/${study.picture.id}/original`}>
+            {name}
+          </a>
         </p>
       </div>
-    </Section>
+    </Fold>
   );
 }
 
@@ -184,7 +224,11 @@ function TitleField() {
       label="Title"
       maxLength={200}
       value={typed ?? title}
-      fault={typed !== null && typed.trim() === '' ? 'A study needs a title; the old one stays until there is one.' : undefined}
+      fault={
+        typed !== null && typed.trim() === ''
+          ? 'A study needs a title; the old one stays until there is one.'
+          : undefined
+      }
       onChange={(event) => {
         const next = event.target.value;
         setTyped(next);

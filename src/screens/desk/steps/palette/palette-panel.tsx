@@ -3,6 +3,7 @@
 import { Lock, LockOpen, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { FEWEST_SWATCHES, MOST_SWATCHES } from '@/core/palette/extract';
+import { hexFromOklab } from '@/core/colour/hex';
 import type { TraySwatch } from '@/contracts/study';
 import { Button } from '@/ui/button';
 import { ColourDetails } from '@/ui/colour-details';
@@ -13,7 +14,7 @@ import { percent, valueWords } from '@/ui/words';
 import { editSwatch, staysOnExtraction } from '../../edits';
 import { useDesk, useDeskStore, useDocument } from '../../desk-store';
 import type { usePalette } from '../../use-palette';
-import { Finding, Section } from '../panel-parts';
+import { Finding, Fold, Section } from '../panel-parts';
 import { paletteSentence, widestGap } from './palette-sentence';
 
 /** Extract, pick, and look closely at one swatch. */
@@ -33,11 +34,15 @@ export function PalettePanel({ palette }: { palette: ReturnType<typeof usePalett
         {gap && (
           <em>
             {' '}
-            Nothing lies between {valueWords(gap.from, settings.scale)} and {valueWords(gap.to, settings.scale)}.
+            Nothing lies between {valueWords(gap.from, settings.scale)} and{' '}
+            {valueWords(gap.to, settings.scale)}.
           </em>
         )}
       </Finding>
-      <Section title="Extract" aside={staying > 0 ? `${staying} picked or locked will stay` : 'small accents are kept'}>
+      <Section
+        title="Extract"
+        aside={staying > 0 ? `${staying} picked or locked will stay` : 'small accents are kept'}
+      >
         <Slider
           label="Colours"
           words={String(shown)}
@@ -50,14 +55,11 @@ export function PalettePanel({ palette }: { palette: ReturnType<typeof usePalett
             void palette.extract(next);
           }}
         />
-        <Button className="w-full" disabled={palette.busy} onClick={() => void palette.extract(count)}>
-          {palette.busy ? 'Extracting …' : 'Extract again'}
-        </Button>
       </Section>
-      <Section title="Pick by area" aside="click the picture">
+      <Section title="Pick by area" aside="click the picture; % of its diagonal">
         <Slider
           label="Radius"
-          words={`${(settings.pickRadius * 100).toFixed(1)} % of the diagonal`}
+          words={`${(settings.pickRadius * 100).toFixed(1)} %`}
           min={0}
           max={0.1}
           step={0.001}
@@ -66,9 +68,17 @@ export function PalettePanel({ palette }: { palette: ReturnType<typeof usePalett
         />
       </Section>
       {swatch ? (
-        <OneSwatch key={swatch.id} swatch={swatch} onDelete={() => void palette.remove(swatch.id)} />
+        <OneSwatch
+          key={swatch.id}
+          swatch={swatch}
+          onDelete={() => void palette.remove(swatch.id)}
+        />
       ) : (
-        swatches.length > 0 && <p className="text-soft">Choose a swatch in the tray to rename it, lock it or read its figures.</p>
+        swatches.length > 0 && (
+          <p className="text-soft">
+            Choose a swatch in the tray to rename it, lock it or read its figures.
+          </p>
+        )
       )}
     </>
   );
@@ -80,13 +90,20 @@ function OneSwatch({ swatch, onDelete }: { swatch: TraySwatch; onDelete: () => v
   const edit = (part: Parameters<typeof editSwatch>[2], key: string) =>
     change((document) => editSwatch(document, swatch.id, part), `${key} ${swatch.id}`);
   return (
-    <Section title="Swatch" aside={`${swatch.origin}${swatch.share === null ? '' : `, ${percent(swatch.share)}`}${swatch.spread === null ? '' : `, spread ${swatch.spread.toFixed(1)}`}`}>
+    <Section
+      title="Swatch"
+      aside={`${swatch.origin}${swatch.share === null ? '' : `, ${percent(swatch.share)}`}${swatch.spread === null ? '' : `, spread ${swatch.spread.toFixed(1)}`}`}
+    >
       <div className="flex flex-col gap-2">
         <TextField
           label="Name"
           maxLength={200}
           value={name ?? swatch.name}
-          fault={name !== null && name.trim() === '' ? 'A swatch needs a name; the old one stays until there is one.' : undefined}
+          fault={
+            name !== null && name.trim() === ''
+              ? 'A swatch needs a name; the old one stays until there is one.'
+              : undefined
+          }
           onChange={(event) => {
             const next = event.target.value;
             setName(next);
@@ -94,9 +111,22 @@ function OneSwatch({ swatch, onDelete }: { swatch: TraySwatch; onDelete: () => v
           }}
           onBlur={() => setName(null)}
         />
-        <NoteField label="Note" rows={2} maxLength={4000} value={swatch.note} onChange={(event) => edit({ note: event.target.value }, 'note')} />
+        <NoteField
+          label="Note"
+          rows={1}
+          className="min-h-10"
+          maxLength={4000}
+          value={swatch.note}
+          onChange={(event) => edit({ note: event.target.value }, 'note')}
+        />
         <div className="flex gap-2">
-          <Button aria-pressed={swatch.locked} className="grow aria-pressed:bg-ink aria-pressed:text-sheet" onClick={() => change((document) => editSwatch(document, swatch.id, { locked: !swatch.locked }))}>
+          <Button
+            aria-pressed={swatch.locked}
+            className="grow aria-pressed:bg-ink aria-pressed:text-sheet"
+            onClick={() =>
+              change((document) => editSwatch(document, swatch.id, { locked: !swatch.locked }))
+            }
+          >
             {swatch.locked ? <Lock size={18} aria-hidden /> : <LockOpen size={18} aria-hidden />}
             {swatch.locked ? 'Locked' : 'Lock'}
           </Button>
@@ -104,8 +134,10 @@ function OneSwatch({ swatch, onDelete }: { swatch: TraySwatch; onDelete: () => v
             <Trash2 size={18} aria-hidden /> Delete
           </Button>
         </div>
-        <ColourDetails colour={swatch.colour} />
       </div>
+      <Fold title="Figures" aside={hexFromOklab(swatch.colour)}>
+        <ColourDetails colour={swatch.colour} />
+      </Fold>
     </Section>
   );
 }

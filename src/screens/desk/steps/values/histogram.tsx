@@ -11,10 +11,19 @@ Chart.register(BarController, BarElement, CategoryScale, LinearScale);
 const BARS = 50;
 
 /** How much of the picture there is at each value, dark to the left, with the zones' bounds. */
-export function Histogram({ counts, bounds, scale }: { counts: readonly number[]; bounds: readonly number[]; scale: ValueScale }) {
+export function Histogram({
+  counts,
+  bounds,
+  scale,
+}: {
+  counts: readonly number[];
+  bounds: readonly number[];
+  scale: ValueScale;
+}) {
   const { settings } = useSettings();
   const data = useMemo(() => {
-    const ink = getComputedStyle(document.documentElement).getPropertyValue('--ink').trim() || '#151515';
+    const ink =
+      getComputedStyle(document.documentElement).getPropertyValue('--ink').trim() || '#151515';
     const per = counts.length / BARS;
     const bars = Array.from({ length: BARS }, (_, i) =>
       counts.slice(i * per, (i + 1) * per).reduce((sum, n) => sum + n, 0),
@@ -25,7 +34,7 @@ export function Histogram({ counts, bounds, scale }: { counts: readonly number[]
   }, [counts, settings.surround]);
   return (
     <div>
-      <div className="relative h-24">
+      <div className="relative h-16">
         <Bar
           data={data}
           role="img"
@@ -40,10 +49,18 @@ export function Histogram({ counts, bounds, scale }: { counts: readonly number[]
           }}
         />
         {bounds.map((value, i) => (
-          <span key={i} className="absolute inset-y-0 w-px bg-soft" style={{ left: `${value * 10}%` }} aria-hidden />
+          <span
+            key={i}
+            className="absolute inset-y-0 w-px bg-soft"
+            style={{ left: `${value * 10}%` }}
+            aria-hidden
+          />
         ))}
       </div>
-      <div className="flex justify-between border-t border-ink pt-0.5 text-xs text-soft" aria-hidden>
+      <div
+        className="flex justify-between border-t border-ink pt-0.5 text-xs text-soft"
+        aria-hidden
+      >
         {[0, 2.5, 5, 7.5, 10].map((value) => (
           <span key={value}>{Number(onScale(value, scale).toFixed(1))}</span>
         ))}

@@ -3,7 +3,7 @@
 import { Choice } from '@/ui/choice';
 import { useSettings } from '@/ui/settings';
 import { Slider } from '@/ui/slider';
-import { Section } from '../panel-parts';
+import { Fold } from '../panel-parts';
 
 /** The scale that every value is shown on: schools differ, and what is stored does not. */
 export function ScaleSetting() {
@@ -11,7 +11,7 @@ export function ScaleSetting() {
   const { scale } = settings;
   const last = scale.first + scale.steps - 1;
   return (
-    <Section title="Your value scale" aside={`${scale.first} to ${last}, for every study`}>
+    <Fold title="Your value scale" aside={`${scale.first} to ${last}, high is ${scale.highIs}`}>
       <Slider
         label="Steps"
         words={String(scale.steps)}
@@ -40,6 +40,6 @@ export function ScaleSetting() {
           onChange={(highIs) => change({ scale: { ...scale, highIs } })}
         />
       </div>
-    </Section>
+    </Fold>
   );
 }

@@ -12,7 +12,11 @@ const NAMES: Record<number, readonly string[]> = {
 /** What each zone is called, from dark to light; past five they are numbered. */
 export function zoneNames(count: number): string[] {
   const names = NAMES[count];
-  return names ? [...names] : Array.from({ length: count }, (_, i) => (i === 0 ? '1, darkest' : i === count - 1 ? `${count}, lightest` : String(i + 1)));
+  return names
+    ? [...names]
+    : Array.from({ length: count }, (_, i) =>
+        i === 0 ? '1, darkest' : i === count - 1 ? `${count}, lightest` : String(i + 1),
+      );
 }
 
 /** The finding of the step: key and range, where darks and lights stop, and what the zones take. */

@@ -25,8 +25,15 @@ export function ValuesPanel() {
       <Finding>{reading ? valueSentence(reading, settings.scale) : 'Reading the values …'}</Finding>
       <LensChoice />
       {reading && (
-        <Section title="Spread of value" aside={`median ${valueWords(reading.median, settings.scale)}`}>
-          <Histogram counts={reading.counts} bounds={reading.zones.slice(1).map((zone) => zone.from)} scale={settings.scale} />
+        <Section
+          title="Spread of value"
+          aside={`median ${valueWords(reading.median, settings.scale)}`}
+        >
+          <Histogram
+            counts={reading.counts}
+            bounds={reading.zones.slice(1).map((zone) => zone.from)}
+            scale={settings.scale}
+          />
         </Section>
       )}
       <Section title="Zones" aside="point to see, click to pin">
@@ -36,7 +43,12 @@ export function ValuesPanel() {
           value={zones}
           min={FEWEST_ZONES}
           max={MOST_ZONES}
-          onChange={(next) => change((document) => ({ ...document, values: { ...document.values, zones: next } }), 'zones')}
+          onChange={(next) =>
+            change(
+              (document) => ({ ...document, values: { ...document.values, zones: next } }),
+              'zones',
+            )
+          }
         />
         <Choice
           label="Breaks"
@@ -45,7 +57,9 @@ export function ValuesPanel() {
             { value: 'natural', title: 'natural' },
             { value: 'even', title: 'even' },
           ]}
-          onChange={(next) => change((document) => ({ ...document, values: { ...document.values, breaks: next } }))}
+          onChange={(next) =>
+            change((document) => ({ ...document, values: { ...document.values, breaks: next } }))
+          }
         />
         {reading && <ZoneTable reading={reading} />}
       </Section>
@@ -59,7 +73,7 @@ function LensChoice() {
   const wipe = useDesk((state) => state.view.wipe);
   const { look } = useDeskStore().getState();
   return (
-    <div className="mb-4 flex gap-2">
+    <div className="mb-3 flex gap-2">
       <Choice
         label="Seen as"
         showLabel={false}
@@ -71,20 +85,29 @@ function LensChoice() {
         ]}
         onChange={(next) => look({ lens: next })}
       />
-      <Button aria-pressed={wipe !== null} disabled={lens === 'picture'} className="grow aria-pressed:bg-ink aria-pressed:text-sheet" onClick={() => look({ wipe: wipe === null ? 0.5 : null })}>
+      <Button
+        aria-pressed={wipe !== null}
+        disabled={lens === 'picture'}
+        className="grow aria-pressed:bg-ink aria-pressed:text-sheet"
+        onClick={() => look({ wipe: wipe === null ? 0.5 : null })}
+      >
         Wipe
       </Button>
     </div>
   );
 }
 
-function ZoneTable({ reading }: { reading: { zones: { from: number; to: number; share: number; mean: number }[] } }) {
+function ZoneTable({
+  reading,
+}: {
+  reading: { zones: { from: number; to: number; share: number; mean: number }[] };
+}) {
   const { settings } = useSettings();
   const names = zoneNames(reading.zones.length);
   const pinned = useDesk((state) => state.pinned);
   const { set } = useDeskStore().getState();
   return (
-    <table className="mt-2 w-full text-[15px]">
+    <table className="mt-1 w-full text-[15px]">
       <thead className="text-sm text-soft">
         <tr>
           <th className="text-left font-normal">zone</th>
@@ -93,30 +116,41 @@ function ZoneTable({ reading }: { reading: { zones: { from: number; to: number; 
         </tr>
       </thead>
       <tbody>
-        {reading.zones.map((zone, i) => ({ zone, i })).reverse().map(({ zone, i }) => {
-          const focus: Focus = { kind: 'zone', index: i };
-          const isPinned = pinned?.kind === 'zone' && pinned.index === i;
-          const grey = greyOfValue(zone.mean);
-          return (
-            <tr key={i} className="border-t" onMouseEnter={() => set({ hovered: focus })} onMouseLeave={() => set({ hovered: null })}>
-              <td>
-                <button
-                  type="button"
-                  aria-pressed={isPinned}
-                  onFocus={() => set({ hovered: focus })}
-                  onBlur={() => set({ hovered: null })}
-                  onClick={() => set({ pinned: isPinned ? null : focus })}
-                  className={`flex h-10 w-full items-center gap-2 text-left ${isPinned ? 'font-semibold underline' : ''}`}
-                >
-                  <span className="h-6 w-10 shrink-0 border border-line" style={{ background: `rgb(${grey} ${grey} ${grey})` }} />
-                  {names[i]}
-                </button>
-              </td>
-              <td className="text-right">{valueWords(zone.mean, settings.scale)}</td>
-              <td className="text-right">{percent(zone.share)}</td>
-            </tr>
-          );
-        })}
+        {reading.zones
+          .map((zone, i) => ({ zone, i }))
+          .reverse()
+          .map(({ zone, i }) => {
+            const focus: Focus = { kind: 'zone', index: i };
+            const isPinned = pinned?.kind === 'zone' && pinned.index === i;
+            const grey = greyOfValue(zone.mean);
+            return (
+              <tr
+                key={i}
+                className="border-t"
+                onMouseEnter={() => set({ hovered: focus })}
+                onMouseLeave={() => set({ hovered: null })}
+              >
+                <td>
+                  <button
+                    type="button"
+                    aria-pressed={isPinned}
+                    onFocus={() => set({ hovered: focus })}
+                    onBlur={() => set({ hovered: null })}
+                    onClick={() => set({ pinned: isPinned ? null : focus })}
+                    className={`flex h-10 w-full items-center gap-2 text-left ${isPinned ? 'font-semibold underline' : ''}`}
+                  >
+                    <span
+                      className="h-6 w-10 shrink-0 border border-line"
+                      style={{ background: `rgb(${grey} ${grey} ${grey})` }}
+                    />
+                    {names[i]}
+                  </button>
+                </td>
+                <td className="text-right">{valueWords(zone.mean, settings.scale)}</td>
+                <td className="text-right">{percent(zone.share)}</td>
+              </tr>
+            );
+          })}
       </tbody>
     </table>
   );
