@@ -8,6 +8,10 @@ const config = [
   {
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { ignoreRestSiblings: true, varsIgnorePattern: '^_', argsIgnorePattern: '^_' },
+      ],
       eqeqeq: ['error', 'always', { null: 'ignore' }],
       // Pictures are shown from the person's own store, at sizes made for the place they stand in.
       '@next/next/no-img-element': 'off',

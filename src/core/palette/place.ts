@@ -30,21 +30,51 @@ export function homes(
       counts[(row + ((x / side) | 0)) * swatches + swatch]++;
     }
   }
-  return Array.from({ length: swatches }, (_, swatch) => {
-    let most = 0;
-    let best = -1;
-    for (let square = 0; square < across * down; square++) {
-      if (counts[square * swatches + swatch] > most) {
-        most = counts[square * swatches + swatch];
-        best = square;
-      }
-    }
-    if (best < 0) return null;
-    const left = (best % across) * side;
-    const top = Math.floor(best / across) * side;
+  const middle = (square: number): Place => {
+    const left = (square % across) * side;
+    const top = Math.floor(square / across) * side;
     return {
       x: (left + Math.min(side, width - left) / 2) / width,
       y: (top + Math.min(side, height - top) / 2) / height,
     };
-  });
+  };
+  return Array.from({ length: swatches }, (_, swatch) =>
+    homeOf(across * down, (square) => counts[square * swatches + swatch], middle),
+  );
+}
+
+/** Squares this near to the fullest count as full: of those, the one nearest the swatch's middle is home. */
+const NEARLY_FULL = 0.97;
+
+function homeOf(
+  squares: number,
+  countOf: (square: number) => number,
+  middle: (square: number) => Place,
+): Place | null {
+  let most = 0;
+  let total = 0;
+  let x = 0;
+  let y = 0;
+  for (let square = 0; square < squares; square++) {
+    const count = countOf(square);
+    if (count === 0) continue;
+    const place = middle(square);
+    most = Math.max(most, count);
+    total += count;
+    x += count * place.x;
+    y += count * place.y;
+  }
+  if (total === 0) return null;
+  let home: Place | null = null;
+  let nearest = Infinity;
+  for (let square = 0; square < squares; square++) {
+    if (countOf(square) < most * NEARLY_FULL) continue;
+    const place = middle(square);
+    const distance = Math.hypot(place.x - x / total, place.y - y / total);
+    if (distance < nearest) {
+      nearest = distance;
+      home = place;
+    }
+  }
+  return home;
 }

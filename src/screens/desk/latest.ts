@@ -4,7 +4,7 @@
  */
 export function latest<A, R>(
   run: (argument: A) => Promise<R>,
-  use: (result: R, argument: A) => void,
+  take: (result: R, argument: A) => void,
   fail: (error: unknown) => void,
 ) {
   let waiting: { argument: A } | null = null;
@@ -18,7 +18,7 @@ export function latest<A, R>(
       waiting = null;
       try {
         const result = await run(argument);
-        if (!stopped && !waiting) use(result, argument);
+        if (!stopped && !waiting) take(result, argument);
       } catch (error) {
         if (!stopped) fail(error);
       }

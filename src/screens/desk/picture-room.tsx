@@ -1,15 +1,7 @@
 'use client';
 
 import type { Remote } from 'comlink';
-import {
-  createContext,
-  useContext,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  type ReactNode,
-} from 'react';
+import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { toFramed, toOriginal, type Framing, type Place } from '@/core/picture/framing';
 import type { Picture } from '@/core/picture/picture';
 import type { Area } from '@/contracts/colour';
@@ -56,7 +48,6 @@ export function PictureProvider({ study, children }: { study: Study; children: R
   const [failed, setFailed] = useState<string | null>(null);
   const [attempt, setAttempt] = useState(0);
   const [developed, setDeveloped] = useState<Developed | null>(null);
-  const generation = useRef(0);
   const { workingWidth: width, workingHeight: height } = study.picture;
 
   useEffect(() => {
@@ -92,8 +83,8 @@ export function PictureProvider({ study, children }: { study: Study; children: R
         (development: { framing: Framing; cast: { L: number; a: number; b: number } | null }) =>
           worker.desk.develop(development),
         (picture, { framing: of }) => {
-          generation.current++;
-          setDeveloped({ canvas: drawn(picture), generation: generation.current, framing: of });
+          const canvas = drawn(picture);
+          setDeveloped((was) => ({ canvas, generation: (was?.generation ?? 0) + 1, framing: of }));
         },
         () =>
           setFailed('The picture could not be developed. Your study is kept; please try again.'),

@@ -3,12 +3,17 @@
 import { useMemo, useState } from 'react';
 import { showFault, say } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
-import { addSwatch, applyExtraction, removeSwatch, staysOnExtraction, withShares } from './edits';
+import {
+  addSwatch,
+  applyExtraction,
+  HOME_RADIUS,
+  removeSwatch,
+  staysOnExtraction,
+  withShares,
+} from '@/study/edits';
 import { useDeskStore, type Point } from './desk-store';
 import { usePicture } from './picture-room';
 
-/** The radius that a place found by extraction is shown with, as a share of the framed diagonal. */
-const HOME_RADIUS = 0.015;
 const newId = () => crypto.randomUUID();
 
 /** What is done to the palette and needs the picture: each is one step to undo. */

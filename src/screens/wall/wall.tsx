@@ -13,7 +13,7 @@ import { KnownDialog } from './known-dialog';
 import { StudyCard } from './study-card';
 import { useBringIn } from './use-bring-in';
 
-const SAMPLE = { path: '/samples/lower-station.webp', name: 'Lower station, rain at dusk.webp' };
+const SAMPLE = { path: '/api/sample', name: 'Lower station, rain at dusk.webp' };
 
 /** All studies. A picture dropped or pasted anywhere begins one. */
 export function Wall({ studies }: { studies: Card[] }) {

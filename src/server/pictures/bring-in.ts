@@ -1,10 +1,10 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { and, eq, isNull } from 'drizzle-orm';
 import { CORE_VERSION } from '@/core/index';
-import { paletteNames } from '@/core/colour/name';
 import type { Extraction } from '@/core/palette/extract';
 import type { Stage } from '@/contracts/bring-in';
-import { newDocument, type StudyDocument, type TraySwatch } from '@/contracts/study';
+import { newDocument, type StudyDocument } from '@/contracts/study';
+import { applyExtraction, HOME_RADIUS } from '@/study/edits';
 import { runReading } from '@/workers/server/pool';
 import { database } from '../db/client';
 import { picture, pictureBytes, reading, study, studyRevision } from '../db/schema';
@@ -15,8 +15,6 @@ export type BroughtIn =
   | { kind: 'new'; studyId: string }
   | { kind: 'known'; pictureId: string; studies: { id: string; title: string }[] };
 
-/** The radius that a place found by extraction is shown with, as a share of the diagonal. */
-const HOME_RADIUS = 0.015;
 const WHOLE = { framing: { angle: 0, crop: null }, cast: null };
 
 /**
@@ -40,21 +38,21 @@ export async function bringIn(
   const { working, type, width, height } = await makeWorkingCopy(bytes);
   signal?.throwIfAborted();
   onStage('palette');
-  const document = newDocument(titleOf(fileName));
+  const empty = newDocument(titleOf(fileName));
   const [result, workingBytes, thumbnail] = await Promise.all([
     runReading(
       {
         picture: working,
         development: WHOLE,
-        values: document.values,
-        palette: { count: document.palette.count, keep: [] },
+        values: empty.values,
+        palette: { count: empty.palette.count, keep: [] },
       },
       signal,
     ),
     encodeWorking(working),
     encodeThumbnail(working),
   ]);
-  if (result.palette) document.palette.swatches = firstTray(result.palette);
+  const document = result.palette ? withPalette(empty, result.palette) : empty;
   signal?.throwIfAborted();
 
   onStage('keeping');
@@ -127,17 +125,8 @@ export function titleOf(fileName: string): string {
   return bare.slice(0, 200) || 'Untitled picture';
 }
 
-function firstTray({ swatches }: Extraction): TraySwatch[] {
-  const names = paletteNames(swatches.map((swatch) => swatch.colour));
-  return swatches.map(({ colour, share, home }, i) => ({
-    id: randomUUID(),
-    name: names[i],
-    note: '',
-    colour,
-    share,
-    locked: false,
-    origin: 'extracted',
-    area: home && { ...home, radius: HOME_RADIUS },
-    spread: null,
-  }));
+/** A whole picture's extraction as its first palette. */
+export function withPalette(document: StudyDocument, { swatches }: Extraction): StudyDocument {
+  const areas = swatches.map(({ home }) => home && { ...home, radius: HOME_RADIUS });
+  return applyExtraction(document, document.palette.count, swatches, areas, randomUUID);
 }

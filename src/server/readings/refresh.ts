@@ -4,10 +4,17 @@ import { runReading } from '@/workers/server/pool';
 import { database } from '../db/client';
 import { pictureBytes, reading, study } from '../db/schema';
 import { decodeWorking } from '../pictures/read-picture';
+import { queueByName } from './queue';
 import { readingKey } from './reading-key';
 
+const queued = queueByName();
+
 /** Makes the stored reading of a study anew if its document, or the core, has moved on since. */
-export async function refreshReading(studyId: string): Promise<void> {
+export function refreshReading(studyId: string): Promise<void> {
+  return queued(studyId, () => refreshNow(studyId));
+}
+
+async function refreshNow(studyId: string): Promise<void> {
   const db = await database();
   const [found] = await db
     .select({

@@ -6,12 +6,12 @@ import { useForm } from 'react-hook-form';
 import { toast } from 'sonner';
 import { z } from 'zod';
 import { savedLibrarySchema } from '@/contracts/library';
-import type { PictureFacts, StudyDocument } from '@/contracts/study';
 import { call } from '@/ui/api';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { NoteField, TextField } from '@/ui/field';
 import { showFault } from '@/ui/notices';
+import { libraryFrom } from '@/study/library';
 import { splitTags } from '@/ui/tags';
 import { useDeskStore } from '../desk-store';
 import { usePictureFacts } from '../facts';
@@ -91,28 +91,4 @@ export function SaveDialog({ studyId, onClose }: { studyId: string; onClose: () 
       </form>
     </Dialog>
   );
-}
-
-/** The tray as a library's swatches, each with where it came from. */
-export function libraryFrom(
-  document: StudyDocument,
-  studyId: string,
-  picture: Pick<PictureFacts, 'hash'>,
-) {
-  return {
-    studyId,
-    swatches: document.palette.swatches.map(({ id, name, note, colour, share, area }) => ({
-      id,
-      name,
-      note,
-      colour,
-      share,
-      provenance: area && {
-        studyId,
-        studyTitle: document.title,
-        pictureHash: picture.hash,
-        ...area,
-      },
-    })),
-  };
 }

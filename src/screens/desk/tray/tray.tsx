@@ -22,7 +22,7 @@ import { useSettings } from '@/ui/settings';
 import { layStave } from '@/ui/stave-layout';
 import { several } from '@/ui/words';
 import { useDesk, useDeskStore, useDocument } from '../desk-store';
-import { moveSwatch } from '../edits';
+import { moveSwatch } from '@/study/edits';
 import { useSize } from '../stage/stage';
 import type { usePalette } from '../use-palette';
 import { SaveDialog } from './save-dialog';

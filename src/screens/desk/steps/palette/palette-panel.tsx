@@ -11,7 +11,7 @@ import { NoteField, TextField } from '@/ui/field';
 import { useSettings } from '@/ui/settings';
 import { Slider } from '@/ui/slider';
 import { percent, valueWords } from '@/ui/words';
-import { editSwatch, staysOnExtraction } from '../../edits';
+import { editSwatch, staysOnExtraction } from '@/study/edits';
 import { useDesk, useDeskStore, useDocument } from '../../desk-store';
 import type { usePalette } from '../../use-palette';
 import { Finding, Fold, Section } from '../panel-parts';

@@ -9,6 +9,9 @@ import { MOST_TRAY, type StudyDocument, type TraySwatch } from '@/contracts/stud
 /** An extracted swatch this near (CIEDE2000) to one it replaces is the same colour to a painter, and keeps its name. */
 const SAME_COLOUR = 3;
 
+/** The radius that a place found by extraction is shown with, as a share of the diagonal. */
+export const HOME_RADIUS = 0.015;
+
 export type NewId = () => string;
 
 /** Picked and locked swatches stay when colours are extracted again. */

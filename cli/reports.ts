@@ -1,0 +1,47 @@
+import { hexFromOklab } from '../src/core/colour/hex';
+import { familyOf } from '../src/core/colour/wheel';
+import { oklchFromOklab } from '../src/core/colour/oklab';
+import { paletteNames } from '../src/core/colour/name';
+import { valueOfOklab } from '../src/core/colour/value';
+import { CORE_VERSION } from '../src/core/index';
+import { readValues } from '../src/core/measure/values';
+import { extractPalette } from '../src/core/palette/extract';
+import {
+  measureReportSchema,
+  paletteReportSchema,
+  type MeasureReport,
+  type PaletteReport,
+} from '../src/contracts/report';
+import { makeWorkingCopy } from '../src/server/pictures/read-picture';
+
+const ZONES = 4;
+
+/** What is measured of a picture's bytes. Throws a ServiceError for one that can't be read. */
+export async function measureReport(bytes: Uint8Array, zones = ZONES): Promise<MeasureReport> {
+  const { working, type, width, height } = await makeWorkingCopy(bytes);
+  return measureReportSchema.parse({
+    core: CORE_VERSION,
+    picture: { type, width, height, workingWidth: working.width, workingHeight: working.height },
+    values: readValues(working, zones, 'natural'),
+  });
+}
+
+/** The palette that the Desk would extract, from dark to light. Throws as `measureReport` does. */
+export async function paletteReport(bytes: Uint8Array, count: number): Promise<PaletteReport> {
+  const { working } = await makeWorkingCopy(bytes);
+  const { swatches, meanDifference } = extractPalette(working, count);
+  const names = paletteNames(swatches.map((swatch) => swatch.colour));
+  return paletteReportSchema.parse({
+    swatches: swatches.map(({ colour, share, home }, i) => ({
+      hex: hexFromOklab(colour),
+      share,
+      name: names[i],
+      family: familyOf(colour).name,
+      value: valueOfOklab(colour),
+      chroma: oklchFromOklab(colour).C,
+      oklab: [colour.L, colour.a, colour.b],
+      place: home,
+    })),
+    meanDifference,
+  });
+}

@@ -1,0 +1,39 @@
+// `npm run demo`: from a fresh clone to a running Bold Prism with its demo.
+import { existsSync, renameSync, rmSync } from 'node:fs';
+import path from 'node:path';
+import { answering, build, install, requireNode, root, runNode, serve } from './lib.mjs';
+
+requireNode();
+const port = Number(process.env.PORT ?? 4400);
+const data = path.resolve(process.env.PRISM_DATA ?? path.join(root, 'data'));
+const stopOn = (code, what) => {
+  if (code === 0) return;
+  console.error(`${what} failed; what it printed above says why.`);
+  process.exit(code);
+};
+
+stopOn(install(), 'Installing');
+stopOn(build(), 'Building');
+if (!process.env.DATABASE_URL && !existsSync(data)) {
+  console.log('Hanging the demo pictures …');
+  // Seeded aside and moved into place whole: a half-seeded folder is never mistaken for the person's.
+  const aside = `${data}.new`;
+  rmSync(aside, { recursive: true, force: true });
+  stopOn(runNode('tsx/dist/cli.mjs', ['demo/seed.ts'], { PRISM_DATA: aside }), 'Seeding the demo');
+  renameSync(aside, data);
+}
+
+const child = serve({ port, data, stdio: ['ignore', 'ignore', 'inherit'] });
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal));
+child.on('exit', (code) => process.exit(code ?? 0));
+const address = `http://127.0.0.1:${port}`;
+try {
+  await answering(address, child);
+  console.log(
+    `\nBold Prism is ready: ${address}\n(Ctrl C ends it; what you did is kept in ${data})`,
+  );
+} catch (error) {
+  console.error(error.message);
+  child.kill();
+  process.exit(1);
+}

@@ -1,0 +1,88 @@
+// `npm test`: everything a change has to pass, from a fresh clone. Ends with "N passed, N failed".
+import { existsSync, readFileSync, rmSync } from 'node:fs';
+import path from 'node:path';
+import { ensureChromium } from './chromium.mjs';
+import { build, install, requireNode, root, run, runNode } from './lib.mjs';
+
+requireNode();
+let passed = 0;
+let failed = 0;
+const failures = [];
+
+/** A check that passes or fails as one. */
+function check(name, work) {
+  const start = performance.now();
+  console.log(`\n── ${name}`);
+  const ok = work() === 0;
+  console.log(
+    `── ${name}: ${ok ? 'passed' : 'FAILED'} in ${((performance.now() - start) / 1000).toFixed(0)} s`,
+  );
+  tally(name, ok ? 1 : 0, ok ? 0 : 1);
+  return ok;
+}
+
+/** A suite that writes a report of its own; one that never got to its tests counts as a failure. */
+function suite(name, report, work, read) {
+  const file = path.join(root, report);
+  rmSync(file, { force: true });
+  console.log(`\n── ${name}`);
+  const code = work();
+  const counts = existsSync(file)
+    ? read(JSON.parse(readFileSync(file, 'utf8')))
+    : { passed: 0, failed: 0 };
+  const silent = counts.passed + counts.failed === 0 || (code !== 0 && counts.failed === 0);
+  tally(name, counts.passed, counts.failed + (silent ? 1 : 0));
+}
+
+function tally(name, good, bad) {
+  passed += good;
+  failed += bad;
+  if (bad > 0) failures.push(name);
+}
+
+function end() {
+  if (failures.length > 0) console.log(`\nFailed: ${failures.join(', ')}`);
+  console.log(`\n${passed} passed, ${failed} failed`);
+  process.exit(failed > 0 ? 1 : 0);
+}
+
+if (!check('install', install)) end();
+check('format', () =>
+  runNode('prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']),
+);
+check('lint', () => runNode('eslint/bin/eslint.js', ['--max-warnings', '0', '.']));
+check(
+  'types',
+  () => runNode('next/dist/bin/next', ['typegen']) || runNode('typescript/bin/tsc', ['--noEmit']),
+);
+check('module boundaries', () =>
+  runNode('dependency-cruiser/bin/dependency-cruise.mjs', [
+    '--config',
+    '.dependency-cruiser.cjs',
+    'src',
+    'cli',
+    'demo',
+  ]),
+);
+check('workers', () => run(process.execPath, ['scripts/build-workers.mjs']));
+suite(
+  'unit tests',
+  'build/jest.json',
+  () =>
+    runNode('jest/bin/jest.js', ['--json', '--outputFile=build/jest.json'], {
+      NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
+    }),
+  (report) => ({
+    passed: report.numPassedTests,
+    failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
+  }),
+);
+if (!check('build', build)) end();
+if (!check('chromium', () => (ensureChromium() ? 0 : 1))) end();
+suite(
+  'browser tests',
+  'build/playwright.json',
+  () => runNode('@playwright/test/cli.js', ['test']),
+  ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }),
+);
+end();

@@ -1,0 +1,63 @@
+import { readFile } from 'node:fs/promises';
+import path from 'node:path';
+import { z } from 'zod';
+import { areaSchema } from '@/contracts/colour';
+import { studyDocumentSchema } from '@/contracts/study';
+
+const { title, maker, source, rights, kind, aims, framing, values } = studyDocumentSchema.shape;
+
+const pickSchema = areaSchema.extend({ name: z.string().optional(), note: z.string().default('') });
+
+/** A study of the story: what the illustrator has said about a picture so far. */
+const storyStudySchema = z.object({
+  picture: z.string(),
+  about: z
+    .object({ title, maker, source, rights, kind, aims, framing, values })
+    .partial()
+    .default({}),
+  /** How many colours were extracted, if another number than the first. */
+  count: z.number().int().min(2).max(16).optional(),
+  picks: z.array(pickSchema).default([]),
+  /** New names and notes for swatches, by their place from dark to light (from 1). */
+  named: z
+    .array(
+      z.object({
+        swatch: z.number().int(),
+        name: z.string(),
+        note: z.string().default(''),
+        locked: z.boolean().default(false),
+      }),
+    )
+    .default([]),
+  libraries: z
+    .array(
+      z.object({
+        name: z.string(),
+        note: z.string().default(''),
+        tags: z.array(z.string()).default([]),
+        /** Which swatches, by their place from dark to light; all where it is not said. */
+        swatches: z.array(z.number().int()).optional(),
+      }),
+    )
+    .default([]),
+});
+export type StoryStudy = z.infer<typeof storyStudySchema>;
+
+export function demoFolder(): string {
+  return path.join(/*turbopackIgnore: true*/ process.cwd(), 'demo');
+}
+
+/** The demo's story, the oldest study first. */
+export async function readStory(): Promise<StoryStudy[]> {
+  const text = await readFile(
+    path.join(/*turbopackIgnore: true*/ demoFolder(), 'story.json'),
+    'utf8',
+  );
+  return z.array(storyStudySchema).parse(JSON.parse(text));
+}
+
+export function readDemoPicture(name: string): Promise<Buffer> {
+  return readFile(
+    path.join(/*turbopackIgnore: true*/ demoFolder(), 'pictures', path.basename(name)),
+  );
+}
