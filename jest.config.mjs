@@ -18,6 +18,7 @@ const config = {
     ],
   },
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  globalSetup: '<rootDir>/scripts/jest-setup.mjs',
   testTimeout: 60_000,
   maxWorkers: 2,
 };

@@ -16,7 +16,7 @@ interface Everyday {
 const EVERYDAY: readonly Everyday[] = [
   { name: 'maroon', hue: [0, 32], value: [0.8, 3], chroma: [0.06, 0.19] },
   { name: 'rust', hue: [33, 50], value: [3.2, 5.2], chroma: [0.1, 0.16] },
-  { name: 'ochre', hue: [66, 92], value: [4.8, 7.2], chroma: [0.09, 0.145] },
+  { name: 'ochre', hue: [58, 92], value: [4.8, 7.2], chroma: [0.09, 0.145] },
   { name: 'olive', hue: [95, 128], value: [2.2, 6], chroma: [0.04, 0.13] },
   { name: 'brown', hue: [25, 95], value: [1.2, 5], chroma: [0.03, 0.13] },
   { name: 'cream', hue: [72, 112], value: [8.7, 10], chroma: [0.02, 0.09] },

@@ -23,7 +23,7 @@ export function toEncoded(linear: number): number {
 }
 
 /** The 256 8-bit channel values in linear light, for loops over pixels. */
-export const LINEAR_OF_BYTE: Float32Array = Float32Array.from({ length: 256 }, (_, byte) =>
+export const LINEAR_OF_BYTE: Float64Array = Float64Array.from({ length: 256 }, (_, byte) =>
   toLinear(byte / 255),
 );
 

@@ -72,7 +72,9 @@ export function Drawers({ libraries }: { libraries: LibraryCard[] }) {
           className="ml-auto h-9 w-full max-w-60 min-w-16 border border-line bg-sheet px-2.5 placeholder:text-soft"
         />
         <Button weight="strong" onClick={open} className="h-9 min-h-9 whitespace-nowrap">
-          Bring in<span className="max-sm:hidden"> a library</span>
+          <span>
+            Bring in<span className="max-sm:hidden"> a library</span>
+          </span>
         </Button>
       </TopLine>
       <main className="mx-auto w-full max-w-6xl grow px-4 py-6 sm:px-6">

@@ -2,14 +2,14 @@
 
 import { Crop, Pipette } from 'lucide-react';
 import { useState } from 'react';
-import { AIMS, KINDS, MOST_AIMS, type Study, type StudyDocument } from '@/contracts/study';
+import { AIMS, KINDS, MOST_AIMS, type Study } from '@/contracts/study';
 import { Button } from '@/ui/button';
 import { NoteField, TextField } from '@/ui/field';
 import { Slider } from '@/ui/slider';
 import { hexFromOklab } from '@/core/colour/hex';
 import { colourName } from '@/core/colour/name';
-import { list } from '@/ui/words';
 import { useDesk, useDeskStore, useDocument } from '../../desk-store';
+import { lookSentence } from './look-sentence';
 import { Finding, Fold, Section } from '../panel-parts';
 
 /** Say what the study is for; bring the picture upright; take out a cast. */
@@ -24,12 +24,6 @@ export function LookPanel({ study }: { study: Study }) {
       <About study={study} />
     </>
   );
-}
-
-export function lookSentence({ aims, kind }: Pick<StudyDocument, 'aims' | 'kind'>): string {
-  const from = kind ? `, from ${kind === 'own work' ? 'own work' : `a ${kind}`}` : '';
-  if (aims.length === 0) return 'Say what this study is for: one aim, two at most.';
-  return `A study of ${list(aims)}${from}.`;
 }
 
 function Aims() {

@@ -34,7 +34,7 @@ export function Histogram({
   }, [counts, settings.surround]);
   return (
     <div>
-      <div className="relative h-16">
+      <div className="relative h-14">
         <Bar
           data={data}
           role="img"

@@ -36,7 +36,23 @@ export function ValuesPanel() {
           />
         </Section>
       )}
-      <Section title="Zones" aside="point to see, click to pin">
+      <Section
+        title="Zones"
+        aside={
+          <Choice
+            label="Breaks"
+            showLabel={false}
+            value={breaks}
+            options={[
+              { value: 'natural', title: 'natural' },
+              { value: 'even', title: 'even' },
+            ]}
+            onChange={(next) =>
+              change((document) => ({ ...document, values: { ...document.values, breaks: next } }))
+            }
+          />
+        }
+      >
         <Slider
           label="How many"
           words={String(zones)}
@@ -48,17 +64,6 @@ export function ValuesPanel() {
               (document) => ({ ...document, values: { ...document.values, zones: next } }),
               'zones',
             )
-          }
-        />
-        <Choice
-          label="Breaks"
-          value={breaks}
-          options={[
-            { value: 'natural', title: 'natural' },
-            { value: 'even', title: 'even' },
-          ]}
-          onChange={(next) =>
-            change((document) => ({ ...document, values: { ...document.values, breaks: next } }))
           }
         />
         {reading && <ZoneTable reading={reading} />}

@@ -1,0 +1,4 @@
+import { buildWorkers } from './build-workers.mjs';
+
+/** Tests of the server run its real worker, made from the code as it is. */
+export default buildWorkers;

@@ -1,0 +1,213 @@
+import fc from 'fast-check';
+import { anySrgb } from '../testing';
+import { everydayName } from './everyday';
+import { inGamut, maxChroma, toGamut } from './gamut';
+import { oklabFromHex } from './hex';
+import { intensityShare, intensityWord } from './intensity';
+import { colourName, nameParts, paletteNames } from './name';
+import { oklabFromOklch, oklchFromOklab, type Oklab } from './oklab';
+import { temperature } from './temperature';
+import {
+  familyOfHue,
+  hueAtPosition,
+  oppositeHue,
+  PAINTERS_WHEEL,
+  SCREEN_WHEEL,
+  WHEELS,
+  wheelPosition,
+} from './wheel';
+import { familyOf } from './wheel';
+
+const of = (hex: string): Oklab => oklabFromHex(hex) as Oklab;
+const anyHue = fc.double({ min: 0, max: 359.999, noNaN: true });
+
+describe('families', () => {
+  it.each(PAINTERS_WHEEL.families.map((name, i) => ({ name, hue: PAINTERS_WHEEL.centres[i] })))(
+    'has $name at hue $hue',
+    ({ name, hue }) => {
+      expect(familyOfHue(hue, PAINTERS_WHEEL)).toMatchObject({ name, lean: 0 });
+    },
+  );
+
+  it('parts families halfway between their centres', () => {
+    const { families, centres } = PAINTERS_WHEEL;
+    families.forEach((name, i) => {
+      const next = i + 1 < centres.length ? centres[i + 1] : centres[0] + 360;
+      const boundary = (centres[i] + next) / 2;
+      expect(familyOfHue((boundary - 0.01) % 360, PAINTERS_WHEEL).name).toBe(name);
+      expect(familyOfHue((boundary + 0.01) % 360, PAINTERS_WHEEL).name).toBe(
+        families[(i + 1) % 12],
+      );
+    });
+  });
+
+  it('leans toward the neighbour on that side', () => {
+    expect(familyOfHue(268, PAINTERS_WHEEL)).toMatchObject({
+      name: 'blue',
+      leaning: 'blue-violet',
+    });
+    expect(familyOfHue(240, PAINTERS_WHEEL)).toMatchObject({ name: 'blue', leaning: 'blue-green' });
+  });
+
+  it('has its opposites six families away on every wheel, and back', () => {
+    for (const wheel of WHEELS)
+      fc.assert(
+        fc.property(anyHue, (hue) => {
+          const there = oppositeHue(hue, wheel);
+          const turn = Math.abs(wheelPosition(hue, wheel) - wheelPosition(there, wheel));
+          expect(turn).toBeCloseTo(6, 6);
+          expect(hueAtPosition(wheelPosition(hue, wheel), wheel)).toBeCloseTo(hue, 6);
+        }),
+      );
+    expect(familyOfHue(oppositeHue(25, PAINTERS_WHEEL), PAINTERS_WHEEL).name).toBe('green');
+  });
+
+  it.each([
+    ['#ff0000', 'red'],
+    ['#ff8000', 'orange'],
+    ['#00ffff', 'cyan'],
+    ['#ff00ff', 'magenta'],
+    ['#0000ff', 'blue'],
+  ])('calls %s %s on the screen’s wheel', (hex, family) => {
+    expect(familyOf(of(hex), SCREEN_WHEEL).name).toBe(family);
+  });
+});
+
+describe('intensity', () => {
+  it('is worded at chroma 0.02, 0.04, 0.08, 0.13 and 0.19', () => {
+    const words = [0.019, 0.02, 0.039, 0.04, 0.079, 0.08, 0.129, 0.13, 0.189, 0.19].map(
+      intensityWord,
+    );
+    expect(words).toEqual([
+      'neutral',
+      'greyed',
+      'greyed',
+      'dull',
+      'dull',
+      'moderate',
+      'moderate',
+      'strong',
+      'strong',
+      'vivid',
+    ]);
+  });
+
+  it('is a share between 0 and 1 of what sRGB can show, 1 on its edge', () => {
+    fc.assert(
+      fc.property(anySrgb, (colour) => {
+        const share = intensityShare(oklchFromOklab(colour));
+        expect(share).toBeGreaterThanOrEqual(0);
+        expect(share).toBeLessThanOrEqual(1);
+      }),
+    );
+    expect(intensityShare(oklchFromOklab(of('#ff0000')))).toBeGreaterThan(0.995);
+    expect(intensityShare({ L: 1, C: 0, h: 0 })).toBe(0);
+  });
+});
+
+describe('temperature', () => {
+  it('is warm toward orange, cool toward blue, and nothing for grey', () => {
+    expect(temperature(oklabFromOklch({ L: 0.6, C: 0.1, h: 55 }))).toBeCloseTo(1, 9);
+    expect(temperature(oklabFromOklch({ L: 0.6, C: 0.1, h: 235 }))).toBeCloseTo(-1, 9);
+    expect(temperature({ a: 0, b: 0 })).toBe(0);
+    expect(temperature({ a: 9, b: 9 })).toBe(3);
+  });
+});
+
+describe('gamut mapping', () => {
+  const wild = fc.record({
+    L: fc.double({ min: 0.02, max: 0.98, noNaN: true }),
+    C: fc.double({ min: 0, max: 0.5, noNaN: true }),
+    h: anyHue,
+  });
+
+  it('holds lightness and hue, only lowers chroma, and lands inside', () => {
+    fc.assert(
+      fc.property(wild, (wanted) => {
+        const mapped = toGamut(oklabFromOklch(wanted));
+        const got = oklchFromOklab(mapped);
+        expect(inGamut(mapped)).toBe(true);
+        expect(got.L).toBeCloseTo(wanted.L, 9);
+        expect(got.C).toBeLessThanOrEqual(wanted.C + 1e-9);
+        if (got.C > 1e-4)
+          expect(Math.abs(((got.h - wanted.h + 540) % 360) - 180)).toBeLessThan(1e-6);
+      }),
+      { numRuns: 500 },
+    );
+  });
+
+  it('leaves what is inside alone', () => {
+    fc.assert(
+      fc.property(anySrgb, (colour) =>
+        expect(toGamut(colour)).toEqual(
+          colour.L >= 1 ? { L: 1, a: 0, b: 0 } : colour.L <= 0 ? { L: 0, a: 0, b: 0 } : colour,
+        ),
+      ),
+    );
+  });
+
+  it('knows that nothing is coloured at black and white', () => {
+    expect(maxChroma(0, 30)).toBe(0);
+    expect(maxChroma(1, 30)).toBe(0);
+    expect(toGamut({ L: 1.2, a: 0.3, b: 0 })).toEqual({ L: 1, a: 0, b: 0 });
+    expect(toGamut({ L: -0.1, a: 0.3, b: 0 })).toEqual({ L: 0, a: 0, b: 0 });
+  });
+});
+
+describe('names', () => {
+  it('say intensity, value, family and lean', () => {
+    expect(colourName(oklabFromOklch({ L: 0.72, C: 0.07, h: 44 }))).toBe(
+      'dull light red-orange leaning orange',
+    );
+    expect(colourName(oklabFromOklch({ L: 0.45, C: 0.1, h: 258 }))).toBe('moderate dark blue');
+  });
+
+  it('give a neutral its family only as a lean, and a plain grey none', () => {
+    expect(colourName(oklabFromOklch({ L: 0.6, C: 0.012, h: 55 }))).toBe(
+      'middle grey leaning orange',
+    );
+    expect(colourName(of('#808080'))).toBe('middle grey');
+    expect(nameParts(of('#808080')).intensity).toBe('neutral');
+  });
+
+  it.each([
+    ['#8b4513', 'brown'],
+    ['#ffc0cb', 'pink'],
+    ['#808000', 'olive'],
+    ['#000080', 'navy'],
+    ['#800000', 'maroon'],
+    ['#008080', 'teal'],
+    ['#fffdd0', 'cream'],
+    ['#f5f5dc', 'cream'],
+    ['#d2b48c', 'tan'],
+    ['#40e0d0', 'turquoise'],
+    ['#cc7722', 'ochre'],
+  ])('call %s %s, as people do', (hex, name) => {
+    expect(everydayName(of(hex))).toBe(name);
+  });
+
+  it.each(['#ff0000', '#00ff00', '#0000ff', '#ffff00', '#808080', '#ffffff', '#000000', '#00a000'])(
+    'have no everyday word for %s',
+    (hex) => {
+      expect(everydayName(of(hex))).toBeNull();
+    },
+  );
+
+  it('are unique within a palette, and keep away from names that are taken', () => {
+    fc.assert(
+      fc.property(
+        fc.array(anySrgb, { maxLength: 20 }),
+        fc.array(anySrgb, { maxLength: 5 }),
+        (colours, more) => {
+          const taken = paletteNames(more);
+          const names = paletteNames(colours, taken);
+          expect(new Set([...names, ...taken]).size).toBe(names.length + taken.length);
+          expect(names.every((name) => name.trim().length > 0)).toBe(true);
+        },
+      ),
+    );
+    expect(paletteNames([of('#123456'), of('#123456'), of('#123457')]).join('; ')).toMatch(
+      / 2$|leaning/,
+    );
+  });
+});

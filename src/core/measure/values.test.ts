@@ -1,0 +1,187 @@
+import fc from 'fast-check';
+import { anyPicture, paintedBy } from '../testing';
+import { greyOfValue, NO_VALUE, VALUE_BINS, valueCounts, valueMap } from '../picture/value-map';
+import { evenEdges, naturalEdges } from './thresholds';
+import {
+  keyOf,
+  quantile,
+  rangeOf,
+  readValues,
+  zoneEdges,
+  zoneOfBin,
+  zonePicture,
+  type Breaks,
+} from './values';
+
+const grey = (value: number): [number, number, number] => {
+  const byte = greyOfValue(value);
+  return [byte, byte, byte];
+};
+/** A picture of flat greys: each value for its share of a thousand pixels. */
+const patches = (parts: readonly [value: number, share: number][]) =>
+  paintedBy(1000, 1, (x) => {
+    let before = 0;
+    for (const [value, share] of parts) {
+      before += share * 1000;
+      if (x < before - 1e-6) return grey(value);
+    }
+    return grey(parts[parts.length - 1][0]);
+  });
+
+function within(counts: readonly number[], edges: readonly number[]): number {
+  const bounds = [0, ...edges, counts.length];
+  let total = 0;
+  for (let zone = 1; zone < bounds.length; zone++) {
+    const bins = counts.slice(bounds[zone - 1], bounds[zone]);
+    const weight = bins.reduce((sum, n) => sum + n, 0);
+    if (weight === 0) continue;
+    const mean = bins.reduce((sum, n, i) => sum + n * (i + bounds[zone - 1]), 0) / weight;
+    total += bins.reduce((sum, n, i) => sum + n * (i + bounds[zone - 1] - mean) ** 2, 0);
+  }
+  return total;
+}
+
+/** Every way to place `edges` among the bins. */
+function everyCut(bins: number, edges: number, from = 1): number[][] {
+  if (edges === 0) return [[]];
+  const cuts: number[][] = [];
+  for (let at = from; at <= bins - edges; at++)
+    for (const rest of everyCut(bins, edges - 1, at + 1)) cuts.push([at, ...rest]);
+  return cuts;
+}
+
+describe('natural breaks', () => {
+  it('are as good as the best of all cuts', () => {
+    const histogram = fc.array(fc.integer({ min: 0, max: 50 }), { minLength: 6, maxLength: 11 });
+    fc.assert(
+      fc.property(histogram, fc.integer({ min: 2, max: 4 }), (counts, zones) => {
+        fc.pre(counts.some((n) => n > 0));
+        const ours = within(counts, naturalEdges(counts, zones));
+        const best = Math.min(
+          ...everyCut(counts.length, zones - 1).map((cut) => within(counts, cut)),
+        );
+        expect(ours).toBeLessThanOrEqual(best + 1e-6);
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  it('stand in the middle of an empty stretch', () => {
+    const counts = [5, 5, 0, 0, 0, 0, 5, 5];
+    expect(naturalEdges(counts, 2)).toEqual([4]);
+  });
+
+  it('part off empty zones at the light end when there are fewer values than zones', () => {
+    expect(naturalEdges([0, 9, 0, 9, 0], 4)).toEqual([3, 5, 5]);
+    expect(naturalEdges([0, 0, 0], 3)).toEqual([3, 3]);
+  });
+
+  it('rise, and so do even ones', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.nat(20), { minLength: 20, maxLength: 60 }),
+        fc.integer({ min: 2, max: 9 }),
+        (counts, zones) => {
+          for (const edges of [naturalEdges(counts, zones), evenEdges(counts.length, zones)]) {
+            expect(edges).toHaveLength(zones - 1);
+            expect([...edges].sort((a, b) => a - b)).toEqual(edges);
+          }
+        },
+      ),
+    );
+  });
+});
+
+describe('the value reading', () => {
+  it('finds patches of known value and area', () => {
+    const { zones, median, key, range } = readValues(
+      patches([
+        [2, 0.46],
+        [5, 0.38],
+        [8, 0.16],
+      ]),
+      3,
+      'natural',
+    );
+    expect(zones.map((zone) => zone.share)).toEqual([0.46, 0.38, 0.16]);
+    [2, 5, 8].forEach((value, i) => expect(Math.abs(zones[i].mean - value)).toBeLessThan(0.06));
+    expect(Math.abs(median - 5)).toBeLessThan(0.1);
+    expect(key).toBe('middle');
+    expect(range).toBe('full');
+  });
+
+  it('reads quantiles off a smooth gradient', () => {
+    const { p5, median, p95 } = readValues(
+      paintedBy(2000, 1, (x) => grey((x / 2000) * 10)),
+      4,
+      'even',
+    );
+    expect(Math.abs(p5 - 0.5)).toBeLessThan(0.1);
+    expect(Math.abs(median - 5)).toBeLessThan(0.1);
+    expect(Math.abs(p95 - 9.5)).toBeLessThan(0.1);
+  });
+
+  it.each([
+    [3.99, 'low'],
+    [4, 'middle'],
+    [6.5, 'middle'],
+    [6.51, 'high'],
+  ])('calls a median of %d %s', (median, key) => expect(keyOf(median)).toBe(key));
+
+  it.each([
+    [2, 4.9, 'short'],
+    [2, 5, 'medium'],
+    [2, 8, 'full'],
+  ])('calls %d to %d %s', (p5, p95, range) => expect(rangeOf(p5, p95)).toBe(range));
+
+  it('has shares that add to 1 and zones in order, with every kind of break', () => {
+    fc.assert(
+      fc.property(
+        anyPicture,
+        fc.integer({ min: 2, max: 9 }),
+        fc.constantFrom<Breaks>('even', 'natural'),
+        (picture, count, breaks) => {
+          const { zones, p5, median, p95 } = readValues(picture, count, breaks);
+          expect(zones).toHaveLength(count);
+          expect(zones.reduce((sum, zone) => sum + zone.share, 0)).toBeCloseTo(1, 9);
+          zones.forEach((zone, i) => {
+            expect(zone.mean).toBeGreaterThanOrEqual(zone.from - 1e-9);
+            expect(zone.mean).toBeLessThanOrEqual(zone.to + 1e-9);
+            if (i > 0) expect(zone.from).toBe(zones[i - 1].to);
+          });
+          expect(p5).toBeLessThanOrEqual(median);
+          expect(median).toBeLessThanOrEqual(p95);
+        },
+      ),
+    );
+  });
+
+  it('leaves transparent pixels out', () => {
+    const half = paintedBy(10, 1, (x) => (x < 5 ? [...grey(8), 255] : [0, 0, 0, 0]));
+    expect(readValues(half, 2, 'even').zones.map((zone) => zone.share)).toEqual([0, 1]);
+  });
+
+  it('refuses nothing at all, and a number of zones that can’t be read', () => {
+    const empty = paintedBy(2, 2, () => [0, 0, 0, 0]);
+    const full = paintedBy(2, 2, () => [9, 9, 9]);
+    expect(() => readValues(empty, 3, 'natural')).toThrow(/transparent/);
+    for (const zones of [1, 10, 2.5, NaN])
+      expect(() => readValues(full, zones, 'even')).toThrow(RangeError);
+    expect(quantile([0, 0], 0.5)).toBeNaN();
+  });
+
+  it('draws each zone flat in the grey of its mean', () => {
+    const picture = patches([
+      [2, 0.5],
+      [8, 0.5],
+    ]);
+    const map = valueMap(picture);
+    const edges = zoneEdges(valueCounts(map), 2, 'natural');
+    const { data } = zonePicture(picture, map, edges);
+    expect(new Set(Array.from(data).filter((_, i) => i % 4 === 0)).size).toBe(2);
+    expect(Math.abs(data[0] - greyOfValue(2))).toBeLessThan(3);
+    expect(zoneOfBin(edges)).toHaveLength(VALUE_BINS);
+    const hole = paintedBy(1, 1, () => [1, 1, 1, 0]);
+    expect(zonePicture(hole, Uint8Array.of(NO_VALUE), edges).data[3]).toBe(0);
+  });
+});

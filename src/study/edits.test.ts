@@ -1,0 +1,158 @@
+import fc from 'fast-check';
+import { oklabFromHex } from '@/core/colour/hex';
+import type { Oklab } from '@/core/colour/oklab';
+import { anySrgb } from '@/core/testing';
+import {
+  MOST_TRAY,
+  newDocument,
+  studyDocumentSchema,
+  type StudyDocument,
+  type TraySwatch,
+} from '@/contracts/study';
+import {
+  addSwatch,
+  applyExtraction,
+  editSwatch,
+  moveSwatch,
+  removeSwatch,
+  staysOnExtraction,
+  withShares,
+} from './edits';
+import { libraryFrom } from './library';
+
+const of = (hex: string) => oklabFromHex(hex) as Oklab;
+let made = 0;
+const newId = () => `new-${++made}`;
+
+function swatch(id: string, hex: string, part: Partial<TraySwatch> = {}): TraySwatch {
+  return {
+    id,
+    name: id,
+    note: '',
+    colour: of(hex),
+    share: 0.2,
+    locked: false,
+    origin: 'extracted',
+    area: null,
+    spread: null,
+    ...part,
+  };
+}
+function withTray(...swatches: TraySwatch[]): StudyDocument {
+  const document = newDocument('A study');
+  return { ...document, palette: { ...document.palette, swatches } };
+}
+const ids = (document: StudyDocument) => document.palette.swatches.map(({ id }) => id);
+
+describe('extracting again', () => {
+  const tray = withTray(
+    swatch('dark', '#202840'),
+    swatch('wet slate', '#56637a', { name: 'wet slate', note: 'roofs' }),
+    swatch('kept red', '#a02018', { locked: true }),
+    swatch('picked', '#f0c060', { origin: 'picked' }),
+  );
+  const found = (hexes: string[]) =>
+    hexes.map((hex) => ({ colour: of(hex), share: 0.1, home: null }));
+  const areas = (n: number) => Array.from({ length: n }, () => null);
+
+  it('keeps what was picked or locked, and gives it its new share', () => {
+    const after = applyExtraction(
+      tray,
+      4,
+      found(['#a02018', '#f0c060', '#111111', '#eeeeee']),
+      areas(4),
+      newId,
+    );
+    const kept = after.palette.swatches.filter(({ id }) => id === 'kept red' || id === 'picked');
+    expect(kept.map(({ share }) => share)).toEqual([0.1, 0.1]);
+    expect(after.palette.count).toBe(4);
+    expect(ids(after)).not.toContain('dark');
+  });
+
+  it('hands name, note and id to a colour that stayed nearly the same', () => {
+    const after = applyExtraction(
+      tray,
+      4,
+      found(['#a02018', '#f0c060', '#57647c', '#eeeeee']),
+      areas(4),
+      newId,
+    );
+    expect(after.palette.swatches.find(({ id }) => id === 'wet slate')).toMatchObject({
+      name: 'wet slate',
+      note: 'roofs',
+    });
+  });
+
+  it('always gives a tray that fits its contract, ordered by value, with names all different', () => {
+    fc.assert(
+      fc.property(fc.array(anySrgb, { minLength: 1, maxLength: 14 }), (colours) => {
+        const kept = tray.palette.swatches
+          .filter(staysOnExtraction)
+          .map(({ colour }) => ({ colour, share: 0, home: null }));
+        const fresh = colours.map((colour) => ({ colour, share: 0, home: null }));
+        const after = applyExtraction(
+          tray,
+          8,
+          [...kept, ...fresh],
+          areas(kept.length + fresh.length),
+          newId,
+        );
+        expect(studyDocumentSchema.safeParse(after).success).toBe(true);
+        const names = after.palette.swatches.map(({ name }) => name);
+        expect(new Set(names).size).toBe(names.length);
+        expect(new Set(ids(after)).size).toBe(names.length);
+      }),
+    );
+  });
+});
+
+describe('the tray', () => {
+  const tray = withTray(swatch('a', '#101010'), swatch('b', '#808080'), swatch('c', '#f0f0f0'));
+
+  it('takes a pick in at its value, with a name of its own', () => {
+    const { name: _, ...pick } = swatch('pick', '#505050', { origin: 'picked' });
+    const after = addSwatch(tray, pick);
+    expect(ids(after)).toEqual(['a', 'pick', 'b', 'c']);
+    expect(after.palette.swatches[1].name).toBe('dark grey');
+  });
+
+  it('says so when it is full', () => {
+    const full = withTray(
+      ...Array.from({ length: MOST_TRAY }, (_, i) => swatch(`s${i}`, '#123456')),
+    );
+    expect(() => addSwatch(full, swatch('one more', '#000000'))).toThrow(/holds 64/);
+  });
+
+  it('moves, edits and removes one swatch and leaves the others as they are', () => {
+    expect(ids(moveSwatch(tray, 'a', 2))).toEqual(['b', 'c', 'a']);
+    expect(ids(moveSwatch(tray, 'c', -5))).toEqual(['c', 'a', 'b']);
+    expect(moveSwatch(tray, 'a', 0)).toBe(tray);
+    expect(moveSwatch(tray, 'nobody', 1)).toBe(tray);
+    expect(ids(removeSwatch(tray, 'b'))).toEqual(['a', 'c']);
+    expect(editSwatch(tray, 'b', { name: 'fog' }).palette.swatches.map(({ name }) => name)).toEqual(
+      ['a', 'fog', 'c'],
+    );
+    expect(withShares(tray, [0.5, 0.25]).palette.swatches.map(({ share }) => share)).toEqual([
+      0.5,
+      0.25,
+      null,
+    ]);
+    expect(ids(tray)).toEqual(['a', 'b', 'c']);
+  });
+
+  it('becomes a library whose swatches know where they come from', () => {
+    const area = { x: 0.2, y: 0.4, radius: 0.01 };
+    const { swatches } = libraryFrom(
+      withTray(swatch('a', '#101010', { area }), swatch('b', '#808080')),
+      'study-1',
+      { hash: 'abc' },
+    );
+    expect(swatches[0].provenance).toEqual({
+      studyId: 'study-1',
+      studyTitle: 'A study',
+      pictureHash: 'abc',
+      ...area,
+    });
+    expect(swatches[1].provenance).toBeNull();
+  });
+});

@@ -1,0 +1,60 @@
+import fc from 'fast-check';
+import { layStave } from './stave-layout';
+import { splitTags } from './tags';
+import { list, percent, several } from './words';
+
+describe('the stave', () => {
+  const anyShares = fc.array(fc.option(fc.double({ min: 0, max: 1, noNaN: true })), {
+    minLength: 1,
+    maxLength: 20,
+  });
+
+  it('fills its width, side by side, none under a finger’s width while there is room', () => {
+    fc.assert(
+      fc.property(anyShares, (shares) => {
+        const columns = layStave(shares, 1000, 40);
+        const total = columns.reduce((sum, { width }) => sum + width, 0);
+        expect(total).toBeCloseTo(1000, 5);
+        columns.forEach((column, i) => {
+          expect(column.width).toBeGreaterThanOrEqual(40 - 1e-6);
+          expect(column.block).toBeLessThanOrEqual(column.width + 1e-6);
+          if (i > 0) expect(column.left).toBeCloseTo(columns[i - 1].left + columns[i - 1].width, 6);
+        });
+      }),
+    );
+  });
+
+  it('draws blocks in proportion to their shares', () => {
+    const [a, b, c] = layStave([0.6, 0.3, 0.1], 1000, 40);
+    expect([a.block, b.block, c.block]).toEqual([600, 300, 100]);
+  });
+
+  it('keeps an accent’s block small inside a column one can hit', () => {
+    const [, accent] = layStave([0.99, 0.01], 1000, 40);
+    expect(accent.width).toBe(40);
+    expect(accent.block).toBeLessThan(12);
+  });
+
+  it('has nothing to lay for nothing, and crowds evenly where there is no room', () => {
+    expect(layStave([], 1000, 40)).toEqual([]);
+    const crowded = layStave(Array(50).fill(0.02), 1000, 40);
+    expect(crowded.every(({ width }) => Math.abs(width - 20) < 1e-6)).toBe(true);
+  });
+});
+
+describe('words', () => {
+  it('say shares, numbers and lists as people do', () => {
+    expect([0, 0.001, 0.005, 0.456, 1].map(percent)).toEqual([
+      '0 %',
+      'under 1 %',
+      '1 %',
+      '46 %',
+      '100 %',
+    ]);
+    expect(several(1, 'colour')).toBe('one colour');
+    expect(several(12, 'swatch', 'swatches')).toBe('12 swatches');
+    expect(list(['a', 'b', 'c'])).toBe('a, b and c');
+    expect(list(['a'])).toBe('a');
+    expect(splitTags(' rain, , dusk,rain ')).toEqual(['rain', 'dusk']);
+  });
+});
