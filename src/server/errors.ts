@@ -41,7 +41,8 @@ export function faultOf(error: unknown): Fault & { detail?: unknown } {
       status: 400,
     };
   }
-  if (error instanceof SyntaxError)
+  // By name: a body is parsed in another realm under some runtimes.
+  if ((error as { name?: unknown } | null)?.name === 'SyntaxError')
     return { code: 'not-json', message: 'What was sent is not JSON.', status: 400 };
   console.error(error);
   return {

@@ -1,0 +1,37 @@
+import { randomUUID } from 'node:crypto';
+import pg from 'pg';
+import { closePool } from '@/workers/server/pool';
+import { closeDatabase, useDatabase } from '../db/client';
+import { openFolder, openServer } from '../db/open';
+
+/**
+ * A fresh database for a test file: PostgreSQL in memory, or a new database on the server that
+ * PRISM_TEST_DATABASE_URL names, where one is at hand. Answers what to call at the end.
+ */
+export async function freshDatabase(): Promise<() => Promise<void>> {
+  const server = process.env.PRISM_TEST_DATABASE_URL;
+  if (!server) {
+    useDatabase(await openFolder(null));
+    return end;
+  }
+  const name = `bold_prism_test_${randomUUID().replaceAll('-', '')}`;
+  await administer(server, `create database ${name}`);
+  const url = new URL(server);
+  url.pathname = `/${name}`;
+  useDatabase(await openServer(url.href));
+  return async () => {
+    await end();
+    await administer(server, `drop database ${name}`);
+  };
+}
+
+async function end(): Promise<void> {
+  await closeDatabase();
+  await closePool();
+}
+
+async function administer(server: string, statement: string): Promise<void> {
+  const client = new pg.Client({ connectionString: server });
+  await client.connect();
+  await client.query(statement).finally(() => client.end());
+}
