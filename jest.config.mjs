@@ -19,7 +19,7 @@ const config = {
   },
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   globalSetup: '<rootDir>/scripts/jest-setup.mjs',
-  testTimeout: 60_000,
+  testTimeout: 20_000,
   maxWorkers: 2,
 };
 export default config;

@@ -9,8 +9,7 @@ const COLOUR_LINE = /^\s*(\d+)\s+(\d+)\s+(\d+)(?:\s+(.*?))?\s*$/;
 /**
  * GPL, the plain-text palette that open-source image programs share: a first line that names the
  * kind, `Name:` and `Columns:` lines, comments behind `#`, then a line `R G B name` for each colour.
- * It holds 8-bit colours and names on one line; the library's note travels as comments and is not
- * read back, since any program may write comments of its own.
+ * It holds 8-bit colours and one-line names; comments are passed over.
  */
 export const gpl: LibraryFormat = {
   id: 'gpl',

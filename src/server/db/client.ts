@@ -26,6 +26,6 @@ export async function closeDatabase(): Promise<void> {
 }
 
 /** Tests bring a database of their own. */
-export function useDatabase(open: OpenDatabase): void {
+export function setDatabase(open: OpenDatabase): void {
   held.prismDatabase = Promise.resolve(open);
 }

@@ -56,7 +56,7 @@ export async function bringIn(
   signal?.throwIfAborted();
 
   onStage('keeping');
-  return db.transaction(async (tx) => {
+  const studyId = await db.transaction(async (tx) => {
     const [row] = await tx
       .insert(picture)
       .values({
@@ -71,8 +71,7 @@ export async function bringIn(
       })
       .onConflictDoNothing()
       .returning({ id: picture.id });
-    // The same file, sent twice at once: the other one was first.
-    if (!row) return (await findKnown(hash)) ?? Promise.reject(new Error('picture vanished'));
+    if (!row) return null;
     await tx
       .insert(pictureBytes)
       .values({ pictureId: row.id, original: bytes, working: workingBytes, thumbnail });
@@ -86,8 +85,14 @@ export async function bringIn(
       median: result.values.median,
       values: result.values,
     });
-    return { kind: 'new', studyId } as const;
+    return studyId;
   });
+  if (studyId) return { kind: 'new', studyId };
+  // The same file, sent twice at once: the other one was first. Asked for only after the
+  // transaction, since an embedded database has one connection and would wait for itself.
+  const first = await findKnown(hash);
+  if (!first) throw new Error('a picture that was just stored is not found');
+  return first;
 }
 
 type Writer = Pick<Awaited<ReturnType<typeof database>>, 'insert'>;

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import pg from 'pg';
 import { closePool } from '@/workers/server/pool';
-import { closeDatabase, useDatabase } from '../db/client';
+import { closeDatabase, setDatabase } from '../db/client';
 import { openFolder, openServer } from '../db/open';
 
 /**
@@ -11,14 +11,14 @@ import { openFolder, openServer } from '../db/open';
 export async function freshDatabase(): Promise<() => Promise<void>> {
   const server = process.env.PRISM_TEST_DATABASE_URL;
   if (!server) {
-    useDatabase(await openFolder(null));
+    setDatabase(await openFolder(null));
     return end;
   }
   const name = `bold_prism_test_${randomUUID().replaceAll('-', '')}`;
   await administer(server, `create database ${name}`);
   const url = new URL(server);
   url.pathname = `/${name}`;
-  useDatabase(await openServer(url.href));
+  setDatabase(await openServer(url.href));
   return async () => {
     await end();
     await administer(server, `drop database ${name}`);
