@@ -2,9 +2,10 @@
 
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import type { ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { SURROUNDS } from '@/contracts/settings';
 import { useSettings } from './settings';
+import { typing } from './typing';
 
 const ROOMS = [
   { href: '/', title: 'Wall' },
@@ -51,6 +52,16 @@ export function TopLine({ children }: { children?: ReactNode }) {
 /** The grey that pictures stand on; S goes to the next one. */
 function SurroundChoice() {
   const { settings, change } = useSettings();
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      if (event.key.toLowerCase() !== 's' || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (typing(event)) return;
+      const next = (SURROUNDS.indexOf(settings.surround) + 1) % SURROUNDS.length;
+      change({ surround: SURROUNDS[next] });
+    };
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, [settings.surround, change]);
   return (
     <div role="radiogroup" aria-label="Surround" className="flex items-center">
       {SURROUNDS.map((surround) => (

@@ -3,8 +3,7 @@
 import { createContext, useContext } from 'react';
 import { createStore, useStore, type StoreApi } from 'zustand';
 import type { StudyDocument } from '@/contracts/study';
-import type { SaveState } from '@/ui/sync/saver';
-import { begin, change, rebase, redo, undo, type History } from './history';
+import { documentState, type DocumentState } from '@/ui/sync/document-store';
 import type { View } from './view';
 
 export type Tool = 'look' | 'pick' | 'neutral' | 'crop';
@@ -16,9 +15,7 @@ export interface Point {
 /** The part of the picture that a sentence, bar or swatch speaks of. */
 export type Focus = { kind: 'zone'; index: number } | { kind: 'swatch'; id: string };
 
-export interface DeskState {
-  history: History<StudyDocument>;
-  saveState: SaveState;
+export interface DeskState extends DocumentState<StudyDocument> {
   view: View;
   tool: Tool;
   /** The pointer (or the keyboard's cursor) on the framed picture, in fractions of it. */
@@ -28,17 +25,10 @@ export interface DeskState {
   selected: string | null;
   originalHeld: boolean;
 
-  change: (edit: (document: StudyDocument) => StudyDocument, key?: string) => void;
-  undo: () => void;
-  redo: () => void;
-  takeIn: (merged: StudyDocument, base: StudyDocument, theirs: StudyDocument) => void;
   look: (part: Partial<View>) => void;
   set: (
     part: Partial<
-      Pick<
-        DeskState,
-        'saveState' | 'tool' | 'pointer' | 'hovered' | 'pinned' | 'selected' | 'originalHeld'
-      >
+      Pick<DeskState, 'tool' | 'pointer' | 'hovered' | 'pinned' | 'selected' | 'originalHeld'>
     >,
   ) => void;
 }
@@ -48,8 +38,7 @@ export type DeskStore = StoreApi<DeskState>;
 /** All that one open Desk holds: the document with its history, and how it is being looked at. */
 export function createDeskStore(document: StudyDocument, view: View): DeskStore {
   return createStore<DeskState>((set) => ({
-    history: begin(document),
-    saveState: 'saved',
+    ...documentState(document, set),
     view,
     tool: 'look',
     pointer: null,
@@ -57,14 +46,6 @@ export function createDeskStore(document: StudyDocument, view: View): DeskStore 
     pinned: null,
     selected: null,
     originalHeld: false,
-    change: (edit, key) =>
-      set(({ history }) => ({
-        history: change(history, edit(history.present), key ?? null, Date.now()),
-      })),
-    undo: () => set(({ history }) => ({ history: undo(history) })),
-    redo: () => set(({ history }) => ({ history: redo(history) })),
-    takeIn: (merged, base, theirs) =>
-      set(({ history }) => ({ history: rebase(history, merged, base, theirs) })),
     look: (part) => set(({ view: was }) => ({ view: { ...was, ...part } })),
     set: (part) => set(part),
   }));

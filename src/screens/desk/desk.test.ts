@@ -1,37 +1,7 @@
 import fc from 'fast-check';
 import { pannedBy, placeAt, viewportOf, zoomedAt } from './stage/viewport';
-import { begin, change, rebase, redo, undo } from './history';
 import { latest } from './latest';
 import { FIRST_VIEW, queryOf, viewFrom, type View } from './view';
-
-describe('history', () => {
-  it('goes back and forward, and a new change ends the way forward', () => {
-    let history = change(change(begin('a'), 'b', null, 0), 'c', null, 0);
-    history = undo(undo(history));
-    expect(history.present).toBe('a');
-    expect(redo(history).present).toBe('b');
-    expect(redo(change(history, 'd', null, 0)).present).toBe('d');
-    expect(undo(begin('a'))).toEqual(begin('a'));
-    expect(redo(begin('a'))).toEqual(begin('a'));
-  });
-
-  it('makes one step of a run of typing, and two of runs with a pause between', () => {
-    let history = begin('');
-    history = change(history, 'F', 'title', 0);
-    history = change(history, 'Fo', 'title', 300);
-    history = change(history, 'Fog', 'title', 600);
-    expect(undo(history).present).toBe('');
-    history = change(history, 'Fog!', 'title', 9000);
-    expect(undo(history).present).toBe('Fog');
-  });
-
-  it('does not undo what another window did', () => {
-    const base = { title: 'a', maker: '' };
-    const history = change(begin(base), { ...base, title: 'b' }, null, 0);
-    const after = rebase(history, { title: 'b', maker: 'them' }, base, { ...base, maker: 'them' });
-    expect(undo(after).present).toEqual({ title: 'a', maker: 'them' });
-  });
-});
 
 describe('the view in the address', () => {
   const anyView: fc.Arbitrary<View> = fc.record({

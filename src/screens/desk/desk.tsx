@@ -103,11 +103,13 @@ function Room({ study }: { study: Study }) {
       </div>
       <Dialog open={help} onClose={() => setHelp(false)} title="Keys">
         <dl className="grid grid-cols-[auto_1fr_auto_1fr] gap-x-4 gap-y-1.5">
-          <dt className="font-semibold">O, held</dt>
-          <dd>The original</dd>
+          <Key keys="O, held" does="The original" />
           {SHORTCUTS.map(({ keys, does }) => (
             <Key key={keys} keys={keys} does={does} />
           ))}
+          <Key keys="S" does="The next surround" />
+          <Key keys="Ctrl Z" does="Undo" />
+          <Key keys="Ctrl Shift Z" does="Redo" />
         </dl>
         <p className="mt-4 text-soft">
           On the picture, arrows move the place that is read and Enter takes it. In the tray, Space

@@ -1,4 +1,5 @@
 import type { PointerEvent } from 'react';
+import { typing } from '@/ui/typing';
 import type { DeskState, DeskStore } from './desk-store';
 import { MOST_ZOOM } from './view';
 
@@ -18,8 +19,6 @@ interface Acts {
 
 const letter = (key: string) => (event: KeyboardEvent) =>
   !event.ctrlKey && !event.metaKey && !event.altKey && event.key.toLowerCase() === key;
-const command = (key: string, shift: boolean) => (event: KeyboardEvent) =>
-  (event.ctrlKey || event.metaKey) && event.shiftKey === shift && event.key.toLowerCase() === key;
 
 const zoom = (factor: number) => (state: DeskState) =>
   state.look({ zoom: Math.min(MOST_ZOOM, Math.max(1, state.view.zoom * factor)) });
@@ -78,23 +77,8 @@ export const SHORTCUTS: readonly Shortcut[] = [
     matches: letter('escape'),
     run: (state) => state.set({ tool: 'look', pinned: null, selected: null }),
   },
-  { keys: 'Ctrl Z', does: 'Undo', matches: command('z', false), run: (state) => state.undo() },
-  {
-    keys: 'Ctrl Shift Z',
-    does: 'Redo',
-    matches: (event) => command('z', true)(event) || command('y', false)(event),
-    run: (state) => state.redo(),
-  },
   { keys: '?', does: 'This sheet', matches: letter('?'), run: (_, act) => act.help() },
 ];
-
-/** Keys that belong to what has the focus. */
-function typing(event: KeyboardEvent): boolean {
-  const target = event.target as HTMLElement | null;
-  return Boolean(
-    target?.closest('input, textarea, select, [contenteditable], [role="dialog"], [role="menu"]'),
-  );
-}
 
 /** Listens for shortcuts until the returned function is called. O shows the original while it is down. */
 export function listen(store: DeskStore, act: Acts): () => void {

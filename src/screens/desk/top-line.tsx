@@ -1,8 +1,9 @@
 'use client';
 
-import { CircleHelp, Eye, Redo2, Undo2 } from 'lucide-react';
+import { CircleHelp, Eye } from 'lucide-react';
 import { Button } from '@/ui/button';
 import { TopLine } from '@/ui/shell';
+import { UndoRedo } from '@/ui/undo-redo';
 import { useDesk, useDeskStore, useDocument } from './desk-store';
 import { holdOriginal } from './shortcuts';
 
@@ -14,6 +15,7 @@ export function DeskTopLine({ onHelp }: { onHelp: () => void }) {
   const canUndo = useDesk((state) => state.history.past.length > 0);
   const canRedo = useDesk((state) => state.history.future.length > 0);
   const store = useDeskStore();
+  const { undo, redo } = store.getState();
   return (
     <TopLine>
       <h1
@@ -38,24 +40,7 @@ export function DeskTopLine({ onHelp }: { onHelp: () => void }) {
       >
         <Eye size={20} aria-hidden />
       </Button>
-      <Button
-        weight="quiet"
-        aria-label="Undo"
-        title="Undo (Ctrl Z)"
-        disabled={!canUndo}
-        onClick={() => store.getState().undo()}
-      >
-        <Undo2 size={20} aria-hidden />
-      </Button>
-      <Button
-        weight="quiet"
-        aria-label="Redo"
-        title="Redo (Ctrl Shift Z)"
-        disabled={!canRedo}
-        onClick={() => store.getState().redo()}
-      >
-        <Redo2 size={20} aria-hidden />
-      </Button>
+      <UndoRedo canUndo={canUndo} canRedo={canRedo} undo={undo} redo={redo} />
       <Button weight="quiet" aria-label="Keys (?)" title="Keys (?)" onClick={onHelp}>
         <CircleHelp size={20} aria-hidden />
       </Button>

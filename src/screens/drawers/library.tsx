@@ -12,6 +12,7 @@ import { TopLine } from '@/ui/shell';
 import { useSettings } from '@/ui/settings';
 import { Stave, staveWords } from '@/ui/stave';
 import { splitTags } from '@/ui/tags';
+import { UndoRedo } from '@/ui/undo-redo';
 import { list } from '@/ui/words';
 import { downloadLibrary, FORMAT_CHOICES } from './carry-out';
 import { SwatchRow } from './swatch-row';
@@ -21,11 +22,12 @@ import { useLibrary } from './use-library';
 export function LibraryPage({ library }: { library: Library }) {
   const router = useRouter();
   const { settings } = useSettings();
-  const { content, change, saveState } = useLibrary(library);
+  const { history, change, saveState, undo, redo } = useLibrary(library);
+  const content = history.present;
   const [tags, setTags] = useState<string | null>(null);
 
-  const setSwatches = (edit: (swatches: Swatch[]) => Swatch[]) =>
-    change((was) => ({ ...was, swatches: edit(was.swatches) }));
+  const setSwatches = (edit: (swatches: Swatch[]) => Swatch[], key?: string) =>
+    change((was) => ({ ...was, swatches: edit(was.swatches) }), key);
 
   const removeSwatch = (swatch: Swatch, at: number) => {
     setSwatches((all) => all.filter(({ id }) => id !== swatch.id));
@@ -52,7 +54,7 @@ export function LibraryPage({ library }: { library: Library }) {
     value: content[key],
     onChange: (event: { target: { value: string } }) => {
       const { value } = event.target;
-      change((was): LibraryContent => ({ ...was, [key]: value }));
+      change((was): LibraryContent => ({ ...was, [key]: value }), key);
     },
   });
 
@@ -62,6 +64,12 @@ export function LibraryPage({ library }: { library: Library }) {
         <span role="status" className="ml-auto text-sm text-soft" data-testid="save-state">
           {saveState}
         </span>
+        <UndoRedo
+          canUndo={history.past.length > 0}
+          canRedo={history.future.length > 0}
+          undo={undo}
+          redo={redo}
+        />
       </TopLine>
       <main className="mx-auto grid max-w-6xl gap-x-10 gap-y-6 px-4 py-6 sm:px-6 lg:grid-cols-[20rem_minmax(0,1fr)]">
         <div className="flex flex-col gap-3">
@@ -84,7 +92,7 @@ export function LibraryPage({ library }: { library: Library }) {
             value={tags ?? content.tags.join(', ')}
             onChange={(event) => {
               setTags(event.target.value);
-              change((was) => ({ ...was, tags: splitTags(event.target.value) }));
+              change((was) => ({ ...was, tags: splitTags(event.target.value) }), 'tags');
             }}
             onBlur={() => setTags(null)}
           />
@@ -136,8 +144,9 @@ export function LibraryPage({ library }: { library: Library }) {
                 key={swatch.id}
                 swatch={swatch}
                 onChange={(part) =>
-                  setSwatches((all) =>
-                    all.map((one) => (one.id === swatch.id ? { ...one, ...part } : one)),
+                  setSwatches(
+                    (all) => all.map((one) => (one.id === swatch.id ? { ...one, ...part } : one)),
+                    `${Object.keys(part).join()} ${swatch.id}`,
                   )
                 }
                 onDelete={() => removeSwatch(swatch, i)}

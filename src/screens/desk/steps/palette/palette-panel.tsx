@@ -16,6 +16,7 @@ import { useDesk, useDeskStore, useDocument } from '../../desk-store';
 import type { usePalette } from '../../use-palette';
 import { Finding, Fold, Section } from '../panel-parts';
 import { paletteSentence, widestGap } from './palette-sentence';
+import { SwatchList } from './swatch-list';
 
 /** Extract, pick, and look closely at one swatch. */
 export function PalettePanel({ palette }: { palette: ReturnType<typeof usePalette> }) {
@@ -74,11 +75,7 @@ export function PalettePanel({ palette }: { palette: ReturnType<typeof usePalett
           onDelete={() => void palette.remove(swatch.id)}
         />
       ) : (
-        swatches.length > 0 && (
-          <p className="text-soft">
-            Choose a swatch in the tray to rename it, lock it or read its figures.
-          </p>
-        )
+        swatches.length > 0 && <SwatchList swatches={swatches} />
       )}
     </>
   );

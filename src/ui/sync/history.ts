@@ -1,4 +1,4 @@
-import { merge } from '@/ui/sync/merge';
+import { merge } from './merge';
 
 /** A document with the ways back and forward. */
 export interface History<T> {

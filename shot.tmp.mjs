@@ -1,0 +1,12 @@
+import { chromium } from '@playwright/test';
+const [,, out, path, script='', w='1280', h='800'] = process.argv;
+const b = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox','--disable-gpu','--disable-quic','--no-first-run','--disable-background-networking','--disable-component-update','--disable-sync'] });
+const p = await b.newPage({ viewport: { width: +w, height: +h } });
+p.on('console', m => m.type()==='error' && console.log('console:', m.text()));
+p.on('pageerror', e => console.log('pageerror', e.message));
+await p.goto('http://127.0.0.1:4500'+path);
+await p.waitForTimeout(2500);
+if (script) await eval(`(async()=>{${script}})()`);
+await p.waitForTimeout(700);
+await p.screenshot({ path: out });
+await b.close();

@@ -1,0 +1,35 @@
+import { begin, change, rebase, redo, undo, type History } from './history';
+import type { SaveState } from './saver';
+
+/** A document being worked on: its history, whether it is saved, and the ways to change it. */
+export interface DocumentState<T> {
+  history: History<T>;
+  saveState: SaveState;
+  /** An edit is a step to undo; one with the same `key` as the last and soon after it joins that step. */
+  change: (edit: (document: T) => T, key?: string) => void;
+  undo: () => void;
+  redo: () => void;
+  /** Takes in what another window saved, in every step of the history. */
+  takeIn: (merged: T, base: T, theirs: T) => void;
+  setSaveState: (saveState: SaveState) => void;
+}
+
+/** The document's part of a zustand store. */
+export function documentState<T>(
+  document: T,
+  set: (edit: (state: DocumentState<T>) => Partial<DocumentState<T>>) => void,
+): DocumentState<T> {
+  return {
+    history: begin(document),
+    saveState: 'saved',
+    change: (edit, key) =>
+      set(({ history }) => ({
+        history: change(history, edit(history.present), key ?? null, Date.now()),
+      })),
+    undo: () => set(({ history }) => ({ history: undo(history) })),
+    redo: () => set(({ history }) => ({ history: redo(history) })),
+    takeIn: (merged, base, theirs) =>
+      set(({ history }) => ({ history: rebase(history, merged, base, theirs) })),
+    setSaveState: (saveState) => set(() => ({ saveState })),
+  };
+}

@@ -1,0 +1,7 @@
+/** Whether a key press belongs to what has the focus: a field, a dialog or a menu. */
+export function typing(event: KeyboardEvent): boolean {
+  const target = event.target as HTMLElement | null;
+  return Boolean(
+    target?.closest('input, textarea, select, [contenteditable], [role="dialog"], [role="menu"]'),
+  );
+}
