@@ -93,7 +93,11 @@ export function build() {
   });
 }
 
-/** Starts the built app on 127.0.0.1; the child process, its output as `stdio` says. */
+/**
+ * Starts the built app on 127.0.0.1; the child process, its output as `stdio` says.
+ * @param {{ port: number, data: string, stdio?: import('node:child_process').StdioOptions, env?: Record<string, string> }} options
+ * @returns {import('node:child_process').ChildProcess}
+ */
 export function serve({ port, data, stdio = 'inherit', env = {} }) {
   const next = path.join(root, 'node_modules/next/dist/bin/next');
   return spawn(process.execPath, [next, 'start', '-H', '127.0.0.1', '-p', String(port)], {

@@ -130,10 +130,19 @@ export function moveSwatch(document: StudyDocument, id: string, to: number): Stu
   return withSwatches(document, swatches.toSpliced(from, 1).toSpliced(bounded, 0, swatches[from]));
 }
 
-/** Sets the shares, in the order of the swatches. */
+/** Shares nearer than this are the same: they come of the same pixels, summed in another order. */
+const SAME_SHARE = 1e-6;
+
+/** Sets the shares, in the order of the swatches; the document itself where they are so already. */
 export function withShares(document: StudyDocument, shares: readonly number[]): StudyDocument {
-  return withSwatches(
-    document,
-    document.palette.swatches.map((swatch, i) => ({ ...swatch, share: shares[i] ?? null })),
+  const { swatches } = document.palette;
+  const same = swatches.every(
+    ({ share }, i) => share !== null && Math.abs(share - shares[i]) < SAME_SHARE,
   );
+  return same
+    ? document
+    : withSwatches(
+        document,
+        swatches.map((swatch, i) => ({ ...swatch, share: shares[i] ?? null })),
+      );
 }

@@ -124,7 +124,7 @@ export function PictureProvider({ study, children }: { study: Study; children: R
 
   if (!room)
     return (
-      <div className="flex h-screen flex-col items-center justify-center gap-4 bg-surround p-8">
+      <main className="flex h-screen flex-col items-center justify-center gap-4 bg-surround p-8">
         {failed ? (
           <div role="alert" className="max-w-lg bg-panel p-6">
             <p className="font-serif text-2xl">{failed}</p>
@@ -141,7 +141,7 @@ export function PictureProvider({ study, children }: { study: Study; children: R
             Setting up {study.document.title} …
           </p>
         )}
-      </div>
+      </main>
     );
   return <PictureContext.Provider value={room}>{children}</PictureContext.Provider>;
 }

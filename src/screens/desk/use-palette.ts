@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { showFault, say } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
 import {
@@ -11,7 +11,7 @@ import {
   staysOnExtraction,
   withShares,
 } from '@/study/edits';
-import { useDeskStore, type Point } from './desk-store';
+import { useDeskStore, useDocument, type Point } from './desk-store';
 import { usePicture } from './picture-room';
 
 const newId = () => crypto.randomUUID();
@@ -61,39 +61,55 @@ export function usePalette() {
         const found = await room.desk.probe(place, settings.pickRadius);
         if (!found) return say('There is no picture at this place.');
         const id = newId();
-        const added = addSwatch(document(), {
+        const swatch = {
           id,
           note: '',
           colour: found.colour,
           share: null,
           locked: false,
-          origin: 'picked',
+          origin: 'picked' as const,
           area: room.originalArea(place, settings.pickRadius),
           spread: found.spread,
-        });
-        const shares = await room.desk.shares(
-          added.palette.swatches.map((swatch) => swatch.colour),
-        );
-        store.getState().change(() => withShares(added, shares));
+        };
+        store.getState().change((was) => addSwatch(was, swatch));
         store.getState().set({ selected: id });
       } catch (error) {
         showFault(error);
       }
     };
 
-    const remove = async (id: string) => {
-      try {
-        const left = removeSwatch(document(), id);
-        const shares = await room.desk.shares(left.palette.swatches.map((swatch) => swatch.colour));
-        store.getState().change(() => withShares(left, shares));
-        store.getState().set({ selected: null, hovered: null, pinned: null });
-      } catch (error) {
-        showFault(error);
-      }
+    const remove = (id: string) => {
+      store.getState().change((was) => removeSwatch(was, id));
+      store.getState().set({ selected: null, hovered: null, pinned: null });
     };
 
     return { extract, pick, remove };
   }, [store, room, settings.pickRadius]);
 
+  useShares();
   return { ...actions, busy };
+}
+
+const SETTLED_AFTER = 100;
+
+/** Keeps the shares true to the picture and the palette, whatever changed either. */
+function useShares(): void {
+  const store = useDeskStore();
+  const { desk, generation } = usePicture();
+  const colours = useDocument((document) =>
+    JSON.stringify(document.palette.swatches.map((swatch) => swatch.colour)),
+  );
+  useEffect(() => {
+    if (generation === 0) return;
+    let overtaken = false;
+    const waiting = setTimeout(() => {
+      desk.shares(JSON.parse(colours)).then((shares) => {
+        if (!overtaken) store.getState().amend((document) => withShares(document, shares));
+      }, showFault);
+    }, SETTLED_AFTER);
+    return () => {
+      overtaken = true;
+      clearTimeout(waiting);
+    };
+  }, [store, desk, generation, colours]);
 }

@@ -61,7 +61,6 @@ export function Drawers({ libraries }: { libraries: LibraryCard[] }) {
 
   return (
     <div {...getRootProps({ className: 'flex min-h-screen flex-col bg-panel' })}>
-      <input {...getInputProps({ 'aria-label': 'Choose a library file' })} />
       <TopLine>
         <input
           type="search"
@@ -78,6 +77,7 @@ export function Drawers({ libraries }: { libraries: LibraryCard[] }) {
         </Button>
       </TopLine>
       <main className="mx-auto w-full max-w-6xl grow px-4 py-6 sm:px-6">
+        <input {...getInputProps({ 'aria-label': 'Choose a library file' })} />
         <h1 className="sr-only">Drawers</h1>
         {refused.map(({ name, why }) => (
           <p key={name} role="alert" className="mb-4 border border-ink bg-sheet p-3">

@@ -52,7 +52,6 @@ export function Wall({ studies }: { studies: Card[] }) {
 
   return (
     <div {...getRootProps({ className: 'flex min-h-screen flex-col bg-surround' })}>
-      <input {...getInputProps({ 'aria-label': 'Choose a picture' })} />
       <TopLine>
         <input
           type="search"
@@ -69,6 +68,7 @@ export function Wall({ studies }: { studies: Card[] }) {
         </Button>
       </TopLine>
       <main className="wall grow px-4 py-6 sm:px-6">
+        <input {...getInputProps({ 'aria-label': 'Choose a picture' })} />
         <h1 className="sr-only">Wall</h1>
         <Arrivals arrivals={arrivals} />
         {studies.length === 0 ? (

@@ -1,4 +1,4 @@
-import { begin, change, rebase, redo, undo, type History } from './history';
+import { amend, begin, change, rebase, redo, undo, type History } from './history';
 import type { SaveState } from './saver';
 
 /** A document being worked on: its history, whether it is saved, and the ways to change it. */
@@ -7,6 +7,8 @@ export interface DocumentState<T> {
   saveState: SaveState;
   /** An edit is a step to undo; one with the same `key` as the last and soon after it joins that step. */
   change: (edit: (document: T) => T, key?: string) => void;
+  /** An edit that follows from the document and is no step of the person's. */
+  amend: (edit: (document: T) => T) => void;
   undo: () => void;
   redo: () => void;
   /** Takes in what another window saved, in every step of the history. */
@@ -26,6 +28,7 @@ export function documentState<T>(
       set(({ history }) => ({
         history: change(history, edit(history.present), key ?? null, Date.now()),
       })),
+    amend: (edit) => set(({ history }) => ({ history: amend(history, edit(history.present)) })),
     undo: () => set(({ history }) => ({ history: undo(history) })),
     redo: () => set(({ history }) => ({ history: redo(history) })),
     takeIn: (merged, base, theirs) =>

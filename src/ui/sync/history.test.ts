@@ -1,4 +1,4 @@
-import { begin, change, rebase, redo, undo } from './history';
+import { amend, begin, change, rebase, redo, undo } from './history';
 
 describe('history', () => {
   it('goes back and forward, and a new change ends the way forward', () => {
@@ -26,5 +26,12 @@ describe('history', () => {
     const history = change(begin(base), { ...base, title: 'b' }, null, 0);
     const after = rebase(history, { title: 'b', maker: 'them' }, base, { ...base, maker: 'them' });
     expect(undo(after).present).toEqual({ title: 'a', maker: 'them' });
+  });
+
+  it('puts the present right without a step', () => {
+    const history = amend(change(begin('a'), 'b', null, 0), 'b, put right');
+    expect(history.present).toBe('b, put right');
+    expect(undo(history).present).toBe('a');
+    expect(redo(amend(undo(history), 'a, put right')).present).toBe('b, put right');
   });
 });

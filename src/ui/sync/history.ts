@@ -34,6 +34,11 @@ export function change<T>(
   };
 }
 
+/** The present put right without a step: for what follows from the document and nobody decided. */
+export function amend<T>(history: History<T>, present: T): History<T> {
+  return Object.is(present, history.present) ? history : { ...history, present };
+}
+
 export function undo<T>(history: History<T>): History<T> {
   const present = history.past.at(-1);
   if (present === undefined) return history;

@@ -18,6 +18,9 @@ export interface Merged<T> {
 /** Objects that only mean something whole: half of one crop and half of another is neither. */
 const WHOLE_KEYS = new Set(['crop', 'neutral', 'colour', 'area', 'provenance', 'values']);
 
+/** What follows from the rest and is put right after a merge: not worth a word to the person. */
+const DERIVED_KEYS = new Set(['share']);
+
 export function merge<T>(base: T, mine: T, theirs: T): Merged<T> {
   const conflicts: Conflict[] = [];
   return { value: mergeAt(base, mine, theirs, [], conflicts) as T, conflicts };
@@ -56,7 +59,7 @@ function mergeAt(
       ]),
     );
   }
-  conflicts.push({ path, mine, theirs });
+  if (!DERIVED_KEYS.has(path[path.length - 1])) conflicts.push({ path, mine, theirs });
   return mine;
 }
 
@@ -89,9 +92,14 @@ function mergeThings(
     const their = theirsOf.get(id);
     if (my && their) return [mergeAt(was, my, their, [...path, id], conflicts) as Thing];
     const left = (my ?? their) as Thing;
-    const deleted = was !== undefined && same(left, was);
+    const deleted = was !== undefined && same(decided(left), decided(was));
     return deleted ? [] : [left];
   });
+}
+
+/** A thing without what merely follows from the rest. */
+function decided(thing: Thing): unknown {
+  return Object.fromEntries(Object.entries(thing).filter(([key]) => !DERIVED_KEYS.has(key)));
 }
 
 function sameOrder(base: Thing[], changed: Thing[]): boolean {

@@ -92,8 +92,8 @@ export function createSaver<T>(options: SaverOptions<T>): Saver<T> {
 
   const flush = async (): Promise<void> => {
     clearTimeout(timer);
-    if (sending) await sending;
-    if (same(current, acknowledged.value)) return;
+    while (sending) await sending;
+    if (same(current, acknowledged.value)) return options.onState('saved');
     sending = sendOnce().finally(() => (sending = null));
     await sending;
   };
@@ -101,7 +101,7 @@ export function createSaver<T>(options: SaverOptions<T>): Saver<T> {
   return {
     offer(value) {
       current = value;
-      if (same(value, acknowledged.value)) return;
+      // One that came back to what is saved is not sent, but the quiet still ends in saying so.
       options.onState('saving');
       schedule(quiet);
     },

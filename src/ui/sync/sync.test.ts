@@ -59,6 +59,22 @@ describe('merging', () => {
     expect(value.swatches.map(({ name }) => name)).toEqual(['one', 'kept', 'three']);
   });
 
+  it('takes what follows from the rest for no change and no conflict', () => {
+    const shares = (a: number, b: number) => ({
+      swatches: [
+        { id: 'a', share: a },
+        { id: 'b', share: b },
+      ],
+    });
+    const mine = shares(0.4, 0.6);
+    const merged = merge(shares(0.5, 0.5), mine, shares(0.3, 0.7));
+    expect(merged).toEqual({ value: mine, conflicts: [] });
+    const deleted = { swatches: [{ id: 'b', share: 1 }] };
+    expect(merge(shares(0.5, 0.5), mine, deleted).value.swatches.map(({ id }) => id)).toEqual([
+      'b',
+    ]);
+  });
+
   it('lets mine stand where both changed one thing, says so, and can yield', () => {
     const mine = { ...base, title: 'Mine', crop: { x: 0.1, y: 0.1 } };
     const theirs = { ...base, title: 'Theirs', crop: { x: 0.2, y: 0.1 } };
@@ -221,6 +237,16 @@ describe('the saver', () => {
     edit({ title: 'Good' });
     await settle();
     expect(store.server.saved.value.title).toBe('Good');
+  });
+
+  it('says that all is saved when a change is taken back before it was sent', async () => {
+    const store = fakeServer(base);
+    const { edit, window } = opened(store);
+    edit({ title: 'F' });
+    edit({ title: base.title });
+    await settle();
+    expect(store.server.sent).toBe(0);
+    expect(window.state).toBe('saved');
   });
 
   it('flushes at once, and not when there is nothing to say', async () => {

@@ -79,7 +79,8 @@ export function Stage({ lens, original, veil, marks, radius, onTap }: Props) {
     {
       target: frame,
       eventOptions: { passive: false },
-      drag: { filterTaps: true, pointer: { touch: true } },
+      // Arrow keys move the place that is read; they are no drag.
+      drag: { filterTaps: true, pointer: { touch: true, keys: false } },
       pinch: { scaleBounds: { min: 0.01, max: 100 } },
     },
   );
@@ -113,6 +114,7 @@ export function Stage({ lens, original, veil, marks, radius, onTap }: Props) {
       onKeyDown={onKeyDown}
       className={`relative h-full w-full touch-none overflow-hidden bg-surround select-none ${tool === 'look' ? '' : 'cursor-crosshair'}`}
       data-testid="stage"
+      data-drawn={canvas !== null}
     >
       {canvas && (
         <Konva width={size.width} height={size.height} listening={false}>

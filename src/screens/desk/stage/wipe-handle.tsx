@@ -15,7 +15,7 @@ interface Props {
 /** The line between the picture (left) and the lens (right). */
 export function WipeHandle({ left, top, height, wipe, onMove, onChange }: Props) {
   const handle = useRef<HTMLDivElement>(null);
-  useDrag(({ xy: [x] }) => onMove(x), { target: handle });
+  useDrag(({ xy: [x] }) => onMove(x), { target: handle, pointer: { keys: false } });
   // The stage listens natively too, and would pan along.
   useEffect(() => {
     const element = handle.current;

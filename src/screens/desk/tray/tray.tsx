@@ -72,7 +72,7 @@ export function Tray({
     const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
     if (event.key === 'Delete' || event.key === 'Backspace') {
       event.preventDefault();
-      void palette.remove(id);
+      palette.remove(id);
     } else if (event.altKey && by) {
       event.preventDefault();
       move(id, at + by);

@@ -199,7 +199,10 @@ function About({ study }: { study: Study }) {
         </fieldset>
         <p className="text-sm break-all text-soft">
           File:{' '}
-          <a className="underline" href={`/api/pictures/${study.picture.id}/original`}>
+          <a
+            className="inline-flex min-h-10 items-center underline"
+            href={`/api/pictures/${study.picture.id}/original`}
+          >
             {name}
           </a>
         </p>

@@ -69,11 +69,7 @@ export function PalettePanel({ palette }: { palette: ReturnType<typeof usePalett
         />
       </Section>
       {swatch ? (
-        <OneSwatch
-          key={swatch.id}
-          swatch={swatch}
-          onDelete={() => void palette.remove(swatch.id)}
-        />
+        <OneSwatch key={swatch.id} swatch={swatch} onDelete={() => palette.remove(swatch.id)} />
       ) : (
         swatches.length > 0 && <SwatchList swatches={swatches} />
       )}

@@ -1,0 +1,96 @@
+// What each heavy operation costs, as a ratio to one plain sRGB → OKLab conversion of the same
+// picture in the same run. `npm run bench`; with `--drop` also from a dropped file to its palette.
+import sharp from 'sharp';
+import { readFile } from 'node:fs/promises';
+import path from 'node:path';
+import { writeOklab } from '../src/core/colour/oklab';
+import { LINEAR_OF_BYTE } from '../src/core/colour/srgb';
+import { readValues, zoneEdges, zonePicture } from '../src/core/measure/values';
+import { extractPalette } from '../src/core/palette/extract';
+import { swatchMap } from '../src/core/palette/swatch-map';
+import { develop } from '../src/core/picture/develop';
+import type { Picture } from '../src/core/picture/picture';
+import { probe } from '../src/core/picture/probe';
+import { greyPicture, valueCounts, valueMap } from '../src/core/picture/value-map';
+import { encodeWorking, makeWorkingCopy } from '../src/server/pictures/read-picture';
+import { dropToPalette } from './drop';
+import { fastest, table, type Row } from './timing';
+
+const RUNS = 7;
+
+function convert({ data }: Picture): Float32Array {
+  const out = new Float32Array((data.length / 4) * 3);
+  for (let i = 0, at = 0; i < data.length; i += 4, at += 3)
+    writeOklab(
+      LINEAR_OF_BYTE[data[i]],
+      LINEAR_OF_BYTE[data[i + 1]],
+      LINEAR_OF_BYTE[data[i + 2]],
+      out,
+      at,
+    );
+  return out;
+}
+
+/** A 12-megapixel JPEG of a demo picture, with grain so that it weighs what a photograph weighs. */
+async function photograph(): Promise<Buffer> {
+  const picture = await readFile(path.join(process.cwd(), 'demo/pictures/lower-station.webp'));
+  const grain = await sharp({
+    create: {
+      width: 4000,
+      height: 3000,
+      channels: 3,
+      background: '#808080',
+      noise: { type: 'gaussian', mean: 128, sigma: 9 },
+    },
+  })
+    .png({ compressionLevel: 0 })
+    .toBuffer();
+  return sharp(picture)
+    .resize(4000, 3000)
+    .composite([{ input: grain, blend: 'soft-light' }])
+    .jpeg({ quality: 92 })
+    .toBuffer();
+}
+
+const jpeg = await photograph();
+const { working } = await makeWorkingCopy(jpeg);
+const conversion = await fastest(RUNS, () => convert(working));
+const colours = extractPalette(working, 8).swatches.map((swatch) => swatch.colour);
+const cast = { L: 0.8, a: 0.01, b: 0.03 };
+
+const operations: [string, () => unknown][] = [
+  ['plain sRGB → OKLab conversion', () => convert(working)],
+  ['values: whole reading, 4 natural zones', () => readValues(working, 4, 'natural')],
+  ['values: whole reading, 9 natural zones', () => readValues(working, 9, 'natural')],
+  ['values: greys drawn', () => greyPicture(working)],
+  [
+    'values: zones drawn',
+    () => {
+      const map = valueMap(working);
+      zonePicture(working, map, zoneEdges(valueCounts(map), 4, 'natural'));
+    },
+  ],
+  ['palette: 8 colours', () => extractPalette(working, 8)],
+  ['palette: 16 colours', () => extractPalette(working, 16)],
+  ['palette: shares of 8 colours', () => swatchMap(working, colours)],
+  ['turned by 3°', () => develop(working, { framing: { angle: 3, crop: null }, cast: null })],
+  ['freed of a cast', () => develop(working, { framing: { angle: 0, crop: null }, cast })],
+  ['probe of 5 % radius', () => probe(working, { x: 0.5, y: 0.5 }, 0.05)],
+  [
+    `working copy of a 12-megapixel JPEG (${(jpeg.length / 1e6).toFixed(1)} MB)`,
+    () => makeWorkingCopy(jpeg),
+  ],
+  ['working copy stored without loss', () => encodeWorking(working)],
+];
+const rows: Row[] = [];
+for (const [name, work] of operations) rows.push({ name, milliseconds: await fastest(RUNS, work) });
+console.log(`${working.width} × ${working.height} pixels; the fastest of ${RUNS} runs each\n`);
+console.log(table(rows, conversion));
+
+if (process.argv.includes('--drop')) {
+  console.log('\nFrom dropping the 12-megapixel JPEG to seeing its palette, in the browser:');
+  const seconds = await dropToPalette(jpeg);
+  console.log(
+    `${seconds.map((one) => one.toFixed(2)).join(', ')} s (each a new file; the first has a cold server)`,
+  );
+}

@@ -1,0 +1,75 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { measureReportSchema, paletteReportSchema } from '@/contracts/report';
+import { pngPromising, redAndBlue } from '@/server/testing/test-pictures';
+
+let folder: string;
+const file = (name: string) => path.join(folder, name);
+
+beforeAll(async () => {
+  folder = await mkdtemp(path.join(tmpdir(), 'prism-cli-'));
+  const picture = redAndBlue();
+  await picture.clone().png().toFile(file('picture.png'));
+  await picture.clone().avif({ lossless: true }).toFile(file('picture.avif'));
+  await picture.clone().tiff().toFile(file('picture.tiff'));
+  await writeFile(file('letter.jpg'), 'Dear painter');
+  await writeFile(file('bomb.png'), pngPromising(60_000, 60_000));
+});
+afterAll(() => rm(folder, { recursive: true }));
+
+function prism(...args: string[]) {
+  const { status, stdout, stderr } = spawnSync(
+    process.execPath,
+    ['node_modules/tsx/dist/cli.mjs', 'cli/prism.ts', ...args],
+    { encoding: 'utf8', timeout: 30_000, env: { ...process.env, NODE_OPTIONS: '' } },
+  );
+  return { status, stdout, stderr };
+}
+
+describe('prism', () => {
+  it('measures a picture', () => {
+    const { status, stdout } = prism('measure', file('picture.png'), '--zones', '2');
+    expect(status).toBe(0);
+    const report = measureReportSchema.parse(JSON.parse(stdout));
+    expect(report.picture).toMatchObject({ type: 'image/png', width: 90, height: 60 });
+    expect(report.values.zones.map(({ share }) => share)).toEqual([
+      expect.closeTo(2 / 3, 6),
+      expect.closeTo(1 / 3, 6),
+    ]);
+  });
+
+  it.each(['picture.png', 'picture.avif', 'picture.tiff'])('extracts the palette of %s', (name) => {
+    const { status, stdout } = prism('palette', file(name), '--count', '2');
+    expect(status).toBe(0);
+    const { swatches } = paletteReportSchema.parse(JSON.parse(stdout));
+    expect(swatches.map(({ hex }) => hex)).toEqual(['#1e3ca0', '#c8281e']);
+    expect(swatches.map(({ share }) => share)).toEqual([
+      expect.closeTo(2 / 3, 6),
+      expect.closeTo(1 / 3, 6),
+    ]);
+  });
+
+  it.each([
+    [[], /no command/],
+    [['paint', 'x.png'], /no such command: paint/],
+    [['measure'], /takes one picture/],
+    [['measure', 'a.png', 'b.png'], /takes one picture/],
+    [['measure', 'nowhere.png'], /nowhere.png: no such file/],
+    [['measure', 'letter.jpg'], /not a picture that can be read/],
+    [['measure', 'bomb.png'], /60000 × 60000 pixels/],
+    [['measure', 'picture.png', '--zones', '12'], /--zones takes a whole number from 2 to 9/],
+    [['palette', 'picture.png'], /needs --count/],
+    [['palette', 'picture.png', '--count', 'many'], /--count takes a whole number from 2 to 16/],
+    [['palette', 'picture.png', '--colour', '3'], /--colour/],
+  ])('refuses %j with code 2 and one line', (args, words) => {
+    const [verb, ...rest] = args;
+    const withFolder = rest.map((arg) => (/\.(png|jpg)$/.test(arg) ? file(arg) : arg));
+    const { status, stdout, stderr } = prism(...(verb ? [verb, ...withFolder] : []));
+    expect(status).toBe(2);
+    expect(stdout).toBe('');
+    expect(stderr.trim()).toMatch(words);
+    expect(stderr.trim().split('\n')).toHaveLength(1);
+  });
+});

@@ -1,0 +1,167 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, test, appFor } from './app';
+import { deskIsSet, openStudy, toStep, tray } from './hands';
+
+const app = appFor('demo');
+
+async function hasNoViolation(page: Page, where: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze();
+  const found = violations.map(({ id, nodes }) => `${where}: ${id}: ${nodes[0].html}`);
+  expect(found).toEqual([]);
+}
+
+/** No colour in the room but the picture's: every colour that the page's own parts are given is a grey. */
+async function isNeutral(page: Page): Promise<void> {
+  const coloured = await page.evaluate(() => {
+    const found: string[] = [];
+    for (const element of document.querySelectorAll('body, body *')) {
+      if (element.closest('svg') && element.tagName !== 'svg') continue;
+      if ((element as HTMLElement).style.background) continue; // A swatch is its colour.
+      const style = getComputedStyle(element);
+      for (const property of ['color', 'backgroundColor', 'borderTopColor'] as const) {
+        const channels = style[property].match(/[\d.]+/g)?.map(Number) ?? [];
+        const [r, g, b, alpha = 1] = channels;
+        if (style[property].startsWith('rgb') && alpha > 0 && (r !== g || g !== b))
+          found.push(`${element.tagName} ${property} ${style[property]}`);
+      }
+    }
+    return found;
+  });
+  expect(coloured).toEqual([]);
+}
+
+for (const surround of ['paper', 'studio grey', 'night']) {
+  test(`no violation on any screen, on ${surround}`, async ({ page }) => {
+    test.setTimeout(120_000);
+    await page.goto(app.url);
+    await page.getByRole('radio', { name: surround }).click();
+    await hasNoViolation(page, 'Wall');
+    await isNeutral(page);
+    await page
+      .getByRole('button', { name: /^More for/ })
+      .first()
+      .click();
+    await hasNoViolation(page, 'Wall, menu');
+    await page.keyboard.press('Escape');
+
+    await openStudy(page, app.url, 'Ticket hall at noon');
+    for (const step of ['Look', 'Values', 'Palette'] as const) {
+      await toStep(page, step);
+      await expect(page.getByTestId('finding')).not.toContainText('…');
+      await hasNoViolation(page, step);
+      await isNeutral(page);
+    }
+    await tray(page).first().click();
+    await page.getByText('Figures').click();
+    await hasNoViolation(page, 'Palette, a swatch');
+    await page.getByRole('button', { name: 'Save to Drawers' }).click();
+    await hasNoViolation(page, 'Save to Drawers');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('?');
+    await hasNoViolation(page, 'Keys');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('c');
+    await expect(page.getByTestId('crop-frame')).toBeVisible();
+    await hasNoViolation(page, 'Crop');
+
+    await page.goto(`${app.url}/drawers`);
+    await hasNoViolation(page, 'Drawers');
+    await page.getByRole('link', { name: /Wet dusk, lamps lit/ }).click();
+    await page
+      .getByRole('button', { name: /^Figures and note of/ })
+      .first()
+      .click();
+    await hasNoViolation(page, 'a library');
+    await isNeutral(page);
+    await page.goto(`${app.url}/nowhere`);
+    await hasNoViolation(page, 'not found');
+  });
+}
+
+test('the Desk stands at 1280 × 800 without scrolling, in every step', async ({ page }) => {
+  await openStudy(page, app.url, 'Lower station, rain at dusk');
+  for (const step of ['Look', 'Values', 'Palette'] as const) {
+    await toStep(page, step);
+    await expect(page.getByTestId('finding')).not.toContainText('…');
+    const page_ = await page.evaluate(() => [
+      document.documentElement.scrollWidth,
+      document.documentElement.scrollHeight,
+    ]);
+    expect(page_).toEqual([1280, 800]);
+  }
+});
+
+test('tablet and telephone: nothing is wider than the screen, targets are a finger wide', async ({
+  page,
+}) => {
+  const widths: [string, number][] = [
+    ['/', 390],
+    ['/drawers', 390],
+    ['/', 820],
+    ['/drawers', 820],
+  ];
+  for (const [path, width] of widths) {
+    await page.setViewportSize({ width, height: 844 });
+    await page.goto(app.url + path);
+    await page.waitForLoadState('networkidle');
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(
+      width,
+    );
+  }
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${app.url}/drawers`);
+  await page.getByRole('link', { name: /Wet dusk, lamps lit/ }).click();
+  await expect(page.getByLabel('Name of the swatch').first()).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+
+  await page.setViewportSize({ width: 820, height: 1180 });
+  await openStudy(page, app.url, 'Lower station, rain at dusk');
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(820);
+  const stage = page.getByTestId('stage');
+  const narrow = (await stage.boundingBox())?.width ?? 0;
+  await page.getByRole('button', { name: 'Fold away' }).click();
+  await expect
+    .poll(async () => (await stage.boundingBox())?.width ?? 0)
+    .toBeGreaterThan(narrow + 100);
+  await page.getByRole('button', { name: 'Unfold' }).click();
+
+  const small = await page.evaluate(() =>
+    Array.from(document.querySelectorAll('button, a[href], summary'))
+      .filter((element) => (element as HTMLElement).offsetParent !== null)
+      .map((element) => ({ box: element.getBoundingClientRect(), words: element.textContent }))
+      .filter(({ box }) => box.width > 0 && box.height < 39.5)
+      .map(({ words, box }) => `${words}: ${box.height}`),
+  );
+  expect(small).toEqual([]);
+});
+
+test('with a finger: a tap reads, two fingers zoom', async ({ browser }) => {
+  const context = await browser.newContext({
+    hasTouch: true,
+    viewport: { width: 820, height: 1180 },
+  });
+  const page = await context.newPage();
+  await openStudy(page, app.url, 'Lower station, rain at dusk');
+  const box = await page.getByTestId('stage').boundingBox();
+  if (!box) throw new Error('no stage');
+  await page.touchscreen.tap(box.x + box.width / 2, box.y + box.height / 2);
+  await expect(page.getByTestId('reading-line')).toContainText('value');
+  const client = await context.newCDPSession(page);
+  const fingers = (apart: number) => [
+    { x: box.x + box.width / 2 - apart, y: box.y + box.height / 2, id: 1 },
+    { x: box.x + box.width / 2 + apart, y: box.y + box.height / 2, id: 2 },
+  ];
+  await client.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: fingers(40) });
+  for (const apart of [60, 80, 100, 120])
+    await client.send('Input.dispatchTouchEvent', {
+      type: 'touchMove',
+      touchPoints: fingers(apart),
+    });
+  await client.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+  await expect(page).toHaveURL(/zoom=[2-9]/);
+  await deskIsSet(page);
+  await context.close();
+});

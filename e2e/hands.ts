@@ -1,0 +1,93 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+import { readFile } from 'node:fs/promises';
+import path from 'node:path';
+import { root } from '../scripts/lib.mjs';
+
+/** What a person's hands do, for every spec. */
+
+export const picturePath = (name: string) => path.join(root, 'demo/pictures', name);
+
+/** Waits until React has taken the page over: before that, nobody listens for drops and pastes. */
+export async function isReady(page: Page): Promise<void> {
+  await page.waitForFunction(() =>
+    Object.keys(document.querySelector('main') ?? {}).some((key) => key.startsWith('__react')),
+  );
+}
+
+/** Drops a file on the page, as from a folder on the desktop. */
+export async function drop(page: Page, name: string, bytes: Uint8Array, type = ''): Promise<void> {
+  await isReady(page);
+  const transfer = await page.evaluateHandle(
+    ({ base64, name, type }) => {
+      const bytes = Uint8Array.from(atob(base64), (c) => c.charCodeAt(0));
+      const transfer = new DataTransfer();
+      transfer.items.add(new File([bytes], name, { type }));
+      return transfer;
+    },
+    { base64: Buffer.from(bytes).toString('base64'), name, type },
+  );
+  const target = page.locator('main');
+  for (const event of ['dragenter', 'dragover', 'drop'])
+    await target.dispatchEvent(event, { dataTransfer: transfer });
+}
+
+export async function dropPicture(page: Page, name: string): Promise<void> {
+  await drop(page, name, await readFile(picturePath(name)), 'image/webp');
+}
+
+/** Waits until the picture stands on the Desk and its palette in the tray. */
+export async function deskIsSet(page: Page): Promise<void> {
+  await expect(page.getByTestId('stage').locator('canvas').first()).toBeVisible();
+  await expect(page.getByTestId('stage')).toHaveAttribute('data-drawn', 'true');
+}
+
+export async function openStudy(page: Page, url: string, title: string): Promise<void> {
+  await page.goto(url);
+  await page.getByRole('link', { name: `Open ${title}` }).click();
+  await deskIsSet(page);
+}
+
+export async function toStep(page: Page, step: 'Look' | 'Values' | 'Palette'): Promise<void> {
+  await page
+    .getByRole('navigation', { name: 'Order of work' })
+    .getByRole('button', { name: step })
+    .click();
+}
+
+export async function isSaved(page: Page): Promise<void> {
+  await expect(page.getByTestId('save-state')).toHaveText('saved');
+}
+
+/** The swatches in the tray, from left to right. */
+export function tray(page: Page): Locator {
+  return page.getByTestId('tray').getByRole('button');
+}
+
+/** A point of the stage, in fractions of it. */
+export async function onStage(page: Page, x: number, y: number): Promise<[number, number]> {
+  const box = await page.getByTestId('stage').boundingBox();
+  if (!box) throw new Error('no stage');
+  return [box.x + x * box.width, box.y + y * box.height];
+}
+
+/** Sets a slider by its keys. */
+export async function setSlider(page: Page, label: string, steps: number): Promise<void> {
+  const slider = page.getByRole('slider', { name: label, exact: true });
+  await slider.focus();
+  for (let i = 0; i < Math.abs(steps); i++)
+    await slider.press(steps > 0 ? 'ArrowRight' : 'ArrowLeft');
+}
+
+/** The colour of the stage's pixel under a point, as it is on the screen. */
+export async function pixelAt(page: Page, x: number, y: number): Promise<number[]> {
+  const png = (await page.screenshot({ clip: { x, y, width: 1, height: 1 } })).toString('base64');
+  return page.evaluate(async (base64) => {
+    const image = await createImageBitmap(
+      await (await fetch(`data:image/png;base64,${base64}`)).blob(),
+    );
+    const canvas = new OffscreenCanvas(1, 1);
+    const context = canvas.getContext('2d') as OffscreenCanvasRenderingContext2D;
+    context.drawImage(image, 0, 0);
+    return Array.from(context.getImageData(0, 0, 1, 1).data).slice(0, 3);
+  }, png);
+}

@@ -1,0 +1,99 @@
+import { expect, test, appFor } from './app';
+import { drop, isSaved } from './hands';
+
+const app = appFor('demo');
+
+test('the Wall: search, rename, delete and undo', async ({ page }) => {
+  await page.goto(app.url);
+  const cards = page.getByRole('listitem');
+  const all = await cards.count();
+  await page.getByRole('searchbox').fill('FOG');
+  await expect(cards).toHaveCount(1);
+  await page.getByRole('searchbox').fill('no such thing');
+  await expect(page.getByText(/No study has “no such thing”/)).toBeVisible();
+  await page.getByRole('searchbox').fill('');
+  await expect(cards).toHaveCount(all);
+
+  await page.getByRole('button', { name: 'More for Fog at the passing loop' }).click();
+  await page.getByRole('menuitem', { name: 'Rename' }).click();
+  const long = `Fog ${'over and over '.repeat(12)}`.trim();
+  await page.getByRole('textbox', { name: 'Title' }).fill(long);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: long })).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280);
+
+  await page.getByRole('button', { name: `More for ${long}` }).click();
+  await page.getByRole('menuitem', { name: 'Delete' }).click();
+  await expect(cards).toHaveCount(all - 1);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByRole('heading', { name: long })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: long })).toBeVisible();
+});
+
+test('a library: rename, edit and delete swatches, undo and redo, kept over a reload', async ({
+  page,
+}) => {
+  await page.goto(`${app.url}/drawers`);
+  await page.getByRole('link', { name: /Ticket hall, tile and sun/ }).click();
+  const names = page.getByLabel('Name of the swatch');
+  const count = await names.count();
+  const first = await names.first().inputValue();
+  await names.first().fill('ink of the clock');
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Noon tiles');
+  await page.getByRole('button', { name: 'Delete suitcase yellow' }).click();
+  await expect(names).toHaveCount(count - 1);
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await expect(names).toHaveCount(count);
+  await isSaved(page);
+  await page.reload();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Noon tiles');
+  await expect(names.first()).toHaveValue('ink of the clock');
+  await expect(names).toHaveCount(count);
+
+  await names.first().fill(first);
+  await page.locator('main').click({ position: { x: 5, y: 5 } });
+  await page.keyboard.press('Control+z');
+  await expect(names.first()).toHaveValue('ink of the clock');
+  await page.keyboard.press('Control+Shift+z');
+  await expect(names.first()).toHaveValue(first);
+
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('');
+  await expect(page.getByText(/A library needs a name/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Noon tiles');
+});
+
+test('a broken library file says which line is wrong, and stores nothing', async ({ page }) => {
+  await page.goto(`${app.url}/drawers`);
+  const rows = page.getByRole('main').getByRole('listitem');
+  const before = await rows.count();
+  await drop(
+    page,
+    'bad.gpl',
+    Buffer.from('GIMP Palette\nName: x\n12 13 14 ink\n300 0 0 too red\n'),
+  );
+  await expect(page.getByRole('alert')).toContainText('bad.gpl was not brought in. Line 4');
+  await drop(page, 'bad.json', Buffer.from('{"format": "bold-prism-library",\n "version": 1,\n'));
+  await expect(page.getByRole('alert')).toContainText(/bad.json was not brought in. Line 3/);
+  await expect(rows).toHaveCount(before);
+  await drop(page, 'good.gpl', Buffer.from('GIMP Palette\n12 13 14 ink\n'));
+  await expect(page.getByRole('heading', { name: 'good' })).toBeVisible();
+  await expect(rows).toHaveCount(before + 1);
+});
+
+test('a library goes out as GPL from its menu', async ({ page }) => {
+  await page.goto(`${app.url}/drawers`);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'More for Wet dusk, lamps lit' }).click();
+  await page.getByRole('menuitem', { name: /GPL/ }).click();
+  expect((await download).suggestedFilename()).toBe('Wet dusk, lamps lit.gpl');
+});
+
+test('what is not there has a page that says so', async ({ page }) => {
+  for (const path of ['/desk/none', '/drawers/00000000-0000-4000-8000-000000000000', '/nowhere']) {
+    const answer = await page.goto(app.url + path);
+    expect(answer?.status()).toBe(404);
+    await expect(page.getByRole('heading', { name: 'There is nothing here.' })).toBeVisible();
+  }
+});

@@ -1,0 +1,89 @@
+// `npm run screenshots`: retakes the pictures of docs/screenshots from freshly seeded demo data.
+import { chromium, type Page } from '@playwright/test';
+import { mkdir, mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { answering, build, root, runNode, serve } from './lib.mjs';
+
+const PORT = 4472;
+const url = `http://127.0.0.1:${PORT}`;
+const folder = path.join(root, 'docs/screenshots');
+
+interface Shot {
+  name: string;
+  take: (page: Page) => Promise<unknown>;
+}
+
+const openStudy = async (page: Page, title: string, query: string) => {
+  await page.goto(url);
+  const href = await page.getByRole('link', { name: `Open ${title}` }).getAttribute('href');
+  await page.goto(`${url}${href}?${query}`);
+  await page.locator('[data-testid="stage"][data-drawn="true"]').waitFor();
+};
+const pointAt = async (page: Page, x: number, y: number) => {
+  const box = await page.getByTestId('stage').boundingBox();
+  if (box) await page.mouse.move(box.x + x * box.width, box.y + y * box.height);
+};
+
+const SHOTS: Shot[] = [
+  { name: 'wall', take: (page) => page.goto(url) },
+  {
+    name: 'desk-look',
+    take: async (page) => {
+      await openStudy(page, 'Ticket hall at noon', 'step=look');
+      await page.getByText('About the picture').click();
+      await pointAt(page, 0.45, 0.75);
+    },
+  },
+  {
+    name: 'desk-values',
+    take: async (page) => {
+      await openStudy(page, 'Ticket hall at noon', 'step=values&lens=zones&wipe=0.42');
+      await pointAt(page, 0.62, 0.5);
+    },
+  },
+  {
+    name: 'desk-palette',
+    take: async (page) => {
+      await openStudy(page, 'Lower station, rain at dusk', 'step=palette');
+      await pointAt(page, 0.49, 0.5);
+    },
+  },
+  { name: 'drawers', take: (page) => page.goto(`${url}/drawers`) },
+  {
+    name: 'library',
+    take: async (page) => {
+      await page.goto(`${url}/drawers`);
+      await page.getByRole('link', { name: /Wet dusk, lamps lit/ }).click();
+      await page.getByLabel('Name of the swatch').first().waitFor();
+    },
+  },
+];
+
+if (build() !== 0) process.exit(1);
+const data = await mkdtemp(path.join(tmpdir(), 'bold-prism-shots-'));
+if (runNode('tsx/dist/cli.mjs', ['demo/seed.ts'], { PRISM_DATA: data }) !== 0) process.exit(1);
+await mkdir(folder, { recursive: true });
+const child = serve({ port: PORT, data, stdio: 'ignore' });
+const browser = await chromium.launch({
+  executablePath: process.env.PRISM_CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+});
+try {
+  await answering(url, child);
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const wanted = process.argv.slice(2);
+  for (const { name, take } of SHOTS) {
+    if (wanted.length > 0 && !wanted.includes(name)) continue;
+    await take(page);
+    await page.waitForLoadState('networkidle');
+    await page.waitForTimeout(800);
+    await page.screenshot({ path: path.join(folder, `${name}.png`) });
+    console.log(name);
+  }
+} finally {
+  await browser.close();
+  child.kill('SIGTERM');
+  await new Promise((resolve) => child.once('exit', resolve));
+  await rm(data, { recursive: true, force: true });
+}
