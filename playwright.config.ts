@@ -6,15 +6,15 @@ const config = defineConfig({
   outputDir: 'test-results',
   globalSetup: './e2e/seed-demo.ts',
   workers: 1,
-  timeout: 60_000,
+  timeout: 120_000,
   globalTimeout: 15 * 60_000,
-  expect: { timeout: 10_000 },
+  expect: { timeout: 20_000 },
   retries: 0,
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: 'build/playwright.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },
-    actionTimeout: 15_000,
+    actionTimeout: 30_000,
     trace: 'off',
     launchOptions: {
       executablePath: process.env.PRISM_CHROMIUM ?? '/usr/bin/chromium',

@@ -5,7 +5,8 @@ const app = appFor('demo');
 
 test('the Wall: search, rename, delete and undo', async ({ page }) => {
   await page.goto(app.url);
-  const cards = page.getByRole('listitem');
+  const cards = page.getByRole('main').getByRole('listitem');
+  await expect(cards.first()).toBeVisible();
   const all = await cards.count();
   await page.getByRole('searchbox').fill('FOG');
   await expect(cards).toHaveCount(1);
@@ -37,6 +38,7 @@ test('a library: rename, edit and delete swatches, undo and redo, kept over a re
   await page.goto(`${app.url}/drawers`);
   await page.getByRole('link', { name: /Ticket hall, tile and sun/ }).click();
   const names = page.getByLabel('Name of the swatch');
+  await expect(names.first()).toBeVisible();
   const count = await names.count();
   const first = await names.first().inputValue();
   await names.first().fill('ink of the clock');
@@ -67,15 +69,20 @@ test('a library: rename, edit and delete swatches, undo and redo, kept over a re
 test('a broken library file says which line is wrong, and stores nothing', async ({ page }) => {
   await page.goto(`${app.url}/drawers`);
   const rows = page.getByRole('main').getByRole('listitem');
+  await expect(rows.first()).toBeVisible();
   const before = await rows.count();
   await drop(
     page,
     'bad.gpl',
     Buffer.from('GIMP Palette\nName: x\n12 13 14 ink\n300 0 0 too red\n'),
   );
-  await expect(page.getByRole('alert')).toContainText('bad.gpl was not brought in. Line 4');
+  await expect(page.getByRole('main').getByRole('alert')).toContainText(
+    'bad.gpl was not brought in. Line 4',
+  );
   await drop(page, 'bad.json', Buffer.from('{"format": "bold-prism-library",\n "version": 1,\n'));
-  await expect(page.getByRole('alert')).toContainText(/bad.json was not brought in. Line 3/);
+  await expect(page.getByRole('main').getByRole('alert')).toContainText(
+    /bad.json was not brought in. Line 3/,
+  );
   await expect(rows).toHaveCount(before);
   await drop(page, 'good.gpl', Buffer.from('GIMP Palette\n12 13 14 ink\n'));
   await expect(page.getByRole('heading', { name: 'good' })).toBeVisible();

@@ -70,3 +70,6 @@ function lit({ plate, relief }: Ground, { seed, relief: strength, tooth }: Manne
   }
   return out;
 }
+
+/** The last hand of a painting. */
+export const painted = (manner: Manner) => (model: Plate) => paint(model, manner);

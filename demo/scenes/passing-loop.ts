@@ -1,95 +1,256 @@
-import { cloud, mix, smooth } from '../painter/chance';
-import { veilOf, wander } from '../painter/light';
-import { BROAD_TO_FINE } from '../painter/paint';
-import { hex, lch } from '../painter/plate';
-import { shape, sky, type Scene } from '../painter/scene';
-import { wandering } from '../painter/strokes';
+import { expose } from '../camera/camera';
+import { photographed } from '../camera/lens';
+import { dimmed, paint } from '../camera/paint';
+import {
+  ballOf,
+  boxField,
+  firField,
+  rodField,
+  type Light,
+  type Part,
+  type Vector,
+} from '../camera/world';
+import { linearFromOklab } from '../../src/core/colour/oklab';
+import { chance, cloud, mix, noise, smooth } from '../painter/chance';
+import type { DemoPicture } from '../painter/picture';
+import { lch } from '../painter/plate';
 
-const fir = (x: number, base: number, h: number, colour: string) => {
-  const tiers = Array.from({ length: 7 }, (_, i) => {
-    const y = base - h + (h * i) / 7;
-    const half = (h * 0.05 + (h * 0.2 * (i + 1)) / 7) * (1 + 0.12 * Math.sin(i * 9 + x));
-    return `M${x} ${y - h * 0.05}L${x - half} ${y + h / 6}L${x + half * 0.92} ${y + h / 6.4}Z`;
-  });
-  return shape(tiers.join('') + `M${x - 5} ${base - 20}h10v30h-10Z`, colour);
+/** The slope that the railway climbs. */
+const ground = (x: number, z: number) =>
+  0.17 * z + 0.0016 * x * x + 0.5 * cloud(x / 9, z / 9, 61, 3) * smooth(3.4, 9, Math.abs(x));
+
+/** The two tracks part and meet again: the offset of a track's middle at a distance. */
+const apart = (z: number) => 0.35 + 1.75 * smooth(2, 13, z) * smooth(66, 50, z);
+
+const bed = paint(0.42, 0.016, 60);
+const grass = paint(0.44, 0.035, 118);
+const dry = paint(0.56, 0.04, 92);
+
+const slope: Part = {
+  mass: 'slope',
+  field: (x, y, z) => (y - ground(x, z)) * 0.8,
+  colour: (x, _, z) => {
+    const onBed = smooth(1.35, 1.0, Math.min(Math.abs(x - apart(z)), Math.abs(x + apart(z))));
+    const tuft = smooth(-0.3, 0.6, cloud(x * 0.9, z * 0.9, 17, 4));
+    const stone = 0.8 + 0.4 * noise(x * 7, z * 7, 5);
+    return [0, 1, 2].map((i) =>
+      mix(mix(grass[i], dry[i], tuft), bed[i] * stone, onBed),
+    ) as unknown as Light;
+  },
 };
 
-const far = [80, 190, 260, 395, 1180, 1260, 1372, 1450, 1540]
-  .map((x, i) => fir(x, 700 - (i % 3) * 22, 210 + ((i * 53) % 90), hex(0.55, 0.02, 190)))
-  .join('');
-const near = [30, 150, 1490, 1585]
-  .map((x, i) => fir(x, 1010 + (i % 2) * 50, 560 + i * 30, hex(0.33, 0.03, 170)))
-  .join('');
+function rails(): Part {
+  const steel = paint(0.62, 0.012, 240);
+  const sleeper = paint(0.36, 0.02, 50);
+  return {
+    mass: 'track',
+    field: (x, y, z) => {
+      const base = y - ground(x, z);
+      let least = Infinity;
+      for (const side of [-1, 1]) {
+        const off = x - side * apart(z);
+        const rail = Math.max(Math.abs(Math.abs(off) - 0.5) - 0.045, Math.abs(base - 0.12) - 0.07);
+        const sleepers = Math.max(
+          Math.abs(off) - 0.8,
+          Math.abs(base - 0.03) - 0.05,
+          Math.abs((((z % 0.9) + 0.9) % 0.9) - 0.45) - 0.14,
+        );
+        least = Math.min(least, rail, sleepers);
+      }
+      return least * 0.6;
+    },
+    colour: (x, y, z) => (y - ground(x, z) > 0.09 ? steel : sleeper),
+  };
+}
+
+/** A stepped car of the railway at a distance along one track. */
+function car(mass: string, z: number, side: number, body: Light, lamp: Light): Part[] {
+  const x = side * apart(z);
+  const centre: Vector = [x, ground(x, z) + 1.75, z];
+  const shell = boxField(centre, [0.98, 1.2, 2.1], 0.12);
+  const roof = boxField([x, centre[1] + 1.28, z], [1.1, 0.09, 2.25], 0.05);
+  const window = (px: number, py: number, pz: number) => {
+    const v = py - centre[1];
+    if (v < 0.1 || v > 0.85) return false;
+    const front = Math.abs(pz - z) > 2.05;
+    const u = front ? px - x : pz - z;
+    const pane = front ? 0.62 : 1.0;
+    return (
+      Math.abs(u) < (front ? 0.82 : 1.9) &&
+      Math.abs(((u + pane / 2 + 5 * pane) % pane) - pane / 2) < pane * 0.42
+    );
+  };
+  const within = { centre, radius: 3 };
+  return [
+    {
+      mass,
+      field: shell,
+      within,
+      colour: (_x, y) =>
+        y < centre[1] - 0.75 ? [body[0] * 0.45, body[1] * 0.45, body[2] * 0.45] : body,
+      glows: (px, py, pz) => (window(px, py, pz) ? lamp : null),
+    },
+    { mass, field: roof, within, colour: () => paint(0.5, 0.01, 60) },
+  ];
+}
+
+function firs(): Part[] {
+  const random = chance(907);
+  const places: [number, number][] = [
+    [-5.2, 9],
+    [-8, 15],
+    [6.4, 8],
+    [9.5, 13],
+    [-11, 22],
+    [12, 22],
+    [-6.8, 30],
+    [8.2, 33],
+    [-15, 34],
+    [16, 38],
+    [-9, 44],
+    [11, 48],
+    [-20, 50],
+    [22, 54],
+    [-12, 60],
+    [15, 64],
+    [5, 70],
+    [-5, 74],
+    [-26, 66],
+    [28, 72],
+    [-17, 78],
+    [19, 82],
+  ];
+  return places.map(([x, z]) => {
+    const tall = 5.5 + random() * 4.5;
+    const wide = tall * (0.2 + random() * 0.05);
+    const base: Vector = [x, ground(x, z) - 0.2, z];
+    const green = paint(0.3 + random() * 0.05, 0.035, 150 + random() * 25);
+    return {
+      mass: 'firs',
+      field: firField(base, wide, tall, Math.round(tall * 1000)),
+      within: { centre: [x, base[1] + tall / 2, z] as Vector, radius: tall * 0.6 },
+      colour: (px: number, py: number, pz: number) => {
+        const tuft = 0.7 + 0.5 * noise(px * 5, py * 5 + pz * 3, 3);
+        return dimmed(green, tuft);
+      },
+    };
+  });
+}
+
+function masts(): Part[] {
+  return [12, 27, 42].flatMap((z) => {
+    const foot: Vector = [3.9, ground(3.9, z), z];
+    const head: Vector = [3.9, foot[1] + 5.6, z];
+    const arm: Vector = [2.7, head[1] - 0.3, z];
+    const wood = paint(0.34, 0.014, 60);
+    return [
+      {
+        mass: 'masts',
+        field: rodField(foot, head, 0.1),
+        within: ballOf(foot, head, 0.1),
+        colour: () => wood,
+      },
+      {
+        mass: 'masts',
+        field: rodField([4.5, head[1] - 0.3, z], arm, 0.06),
+        within: ballOf(head, arm, 1),
+        colour: () => wood,
+      },
+    ];
+  });
+}
+
+/** What the fog is made of, by height in the view: each barely off the same grey. */
+const BANDS: readonly (readonly [up: number, L: number, C: number, h: number])[] = [
+  [-0.3, 0.66, 0.012, 95],
+  [0.09, 0.705, 0.006, 150],
+  [0.19, 0.735, 0.02, 200],
+  [0.29, 0.75, 0.0155, 305],
+  [0.4, 0.775, 0.017, 15],
+  [0.56, 0.8, 0.022, 72],
+];
+const BAND_NAMES = ['turquoise thread', 'lavender air', 'rose air', 'warm air'];
+const bandEdges = [0.24, 0.345, 0.48];
+
+function fogAt(x: number, up: number): Light {
+  const at = up + 0.03 * cloud(x * 2.2, up * 5, 51);
+  let i = BANDS.findIndex(([edge]) => edge > at);
+  if (i < 0) i = BANDS.length - 1;
+  if (i === 0) i = 1;
+  const t = smooth(0, 1, (at - BANDS[i - 1][0]) / (BANDS[i][0] - BANDS[i - 1][0]));
+  const low = lch(...(BANDS[i - 1].slice(1) as [number, number, number]));
+  const high = lch(...(BANDS[i].slice(1) as [number, number, number]));
+  const { r, g, b } = linearFromOklab({
+    L: mix(low.L, high.L, t),
+    a: mix(low.a, high.a, t),
+    b: mix(low.b, high.b, t),
+  });
+  return [r, g, b];
+}
 
 /** Fog where the two cars pass: grey, until one looks. */
-export const passingLoop: Scene = {
+export const passingLoop: DemoPicture = {
   file: 'passing-loop',
+  type: 'jpeg',
   title: 'Fog at the passing loop',
   maker: 'Dag Solumbry',
-  kind: 'master work',
-  source: 'Plate 5 of the Talloch picture book, oil on canvas',
-  idea: 'All of it is nearly one grey; the sky goes from warm through rose and lavender to a thread of turquoise.',
+  kind: 'photograph',
+  source: 'Taken for plate 5 of the Talloch picture book',
+  idea: 'All of it is nearly one grey; the air goes from warm through rose and lavender to a thread of turquoise.',
   width: 1600,
   height: 1120,
-  shapes: `<defs>${sky('air', [
-    [0, hex(0.76, 0.02, 70)],
-    [1, hex(0.72, 0.016, 300)],
-  ])}${sky('bank', [
-    [0, hex(0.6, 0.02, 140)],
-    [1, hex(0.4, 0.03, 110)],
-  ])}</defs>
-<rect width="1600" height="1120" fill="url(#air)"/>
-${shape('M0 600C220 540 420 560 620 590C820 610 1080 560 1600 520V1120H0Z', hex(0.6, 0.014, 230))}
-${far}
-${shape('M0 760C260 690 480 690 700 740C980 760 1300 690 1600 720V1120H0Z', 'url(#bank)')}
-<path d="M760 1120C770 980 776 880 740 790C720 740 716 690 742 650" fill="none" stroke="${hex(0.42, 0.018, 50)}" stroke-width="150"/>
-<path d="M880 1120C866 980 850 880 880 800C902 744 900 690 868 650" fill="none" stroke="${hex(0.42, 0.018, 50)}" stroke-width="130"/>
-<path d="M700 1120C716 980 726 880 700 790C688 740 692 690 722 650M812 1120C818 980 818 880 778 790C756 740 744 690 760 650" fill="none" stroke="${hex(0.68, 0.012, 240)}" stroke-width="7"/>
-<path d="M848 1120C834 980 820 880 846 800C870 744 874 690 850 650M936 1120C910 980 890 880 916 800C938 744 932 690 888 650" fill="none" stroke="${hex(0.68, 0.012, 240)}" stroke-width="7"/>
-${shape('M560 640L700 610L706 830L566 860Z', hex(0.44, 0.085, 28))}
-${shape('M700 610L748 628L750 822L706 830Z', hex(0.34, 0.06, 26))}
-${shape('M552 634L706 600L756 622L750 634L700 616L556 650Z', hex(0.62, 0.02, 60))}
-${shape('M582 668L630 658L632 722L584 732ZM646 654L690 645L692 710L648 719Z', hex(0.84, 0.05, 88))}
-${shape('M900 560L990 552L996 690L906 700Z', hex(0.52, 0.045, 205))}
-${shape('M896 552L992 544L1000 556L900 566Z', hex(0.68, 0.012, 220))}
-${shape('M914 584L944 581L946 624L916 627ZM954 580L982 578L984 620L956 623Z', hex(0.82, 0.03, 90))}
-<path d="M1120 1120V520M1120 560H1040M1120 590H1050" stroke="${hex(0.36, 0.014, 250)}" stroke-width="12" fill="none"/>
-${near}`,
-  light: (plate) => {
-    // The air itself: warm above, then rose, lavender, and turquoise where the fog lies on the slope.
-    const bands: [number, ReturnType<typeof lch>][] = [
-      [0, lch(0.78, 0.026, 72)],
-      [0.22, lch(0.765, 0.022, 20)],
-      [0.38, lch(0.745, 0.02, 310)],
-      [0.5, lch(0.735, 0.026, 200)],
-      [0.62, lch(0.72, 0.012, 140)],
-      [1, lch(0.66, 0.016, 90)],
-    ];
-    const airAt = (x: number, y: number) => {
-      const at = y + 0.035 * cloud(x * 3, y * 4, 51);
-      const next = Math.max(
-        1,
-        bands.findIndex(([edge]) => edge > at),
-      );
-      const [from, low] = bands[next - 1];
-      const [to, high] = bands[next];
-      const t = smooth(0, 1, (at - from) / (to - from));
-      return { L: mix(low.L, high.L, t), a: mix(low.a, high.a, t), b: mix(low.b, high.b, t) };
-    };
-    veilOf(plate, airAt, (x, y) => {
-      const depth = smooth(1.02, 0.5, y);
-      const drift = 0.12 * cloud(x * 4, y * 6, 77);
-      return y < 0.47 ? 0.95 : 0.26 + 0.66 * depth + drift;
-    });
-    wander(plate, 0.006, 9, 41);
+  known: {
+    key: 'high',
+    range: 'medium',
+    families: ['yellow-orange', 'blue-green'],
+    harmony: 'near neutral',
+    keyColour: 'yellow-orange',
+    light: { from: 'above', what: 'an overcast with no direction' },
+    lightIs: 'alike',
+    cast: null,
+    accents: ['red car'],
+    hidden: [
+      { family: 'yellow-orange', place: 'along the upper edge' },
+      { family: 'red', place: 'upper middle' },
+      { family: 'blue-violet', place: 'middle' },
+      { family: 'blue-green', place: 'a thread at the horizon' },
+    ],
   },
-  manner: {
+  model: (scale) =>
+    expose({
+      width: Math.round(1600 * scale),
+      height: Math.round(1120 * scale),
+      eye: [-0.6, 2.5, -4.5],
+      at: [0.3, 5.6, 16],
+      angle: 44,
+      reach: 130,
+      parts: [
+        slope,
+        rails(),
+        ...car('red car', 12.5, -1, paint(0.42, 0.13, 28), paint(0.86, 0.05, 88)),
+        ...car('green car', 27, 1, paint(0.48, 0.06, 195), paint(0.84, 0.03, 90)),
+        ...firs(),
+        ...masts(),
+      ],
+      sun: { to: [0.2, 1, -0.2], light: [0.18, 0.18, 0.18], soft: 0 },
+      ambient: (up) => {
+        const k = 0.36 + 0.3 * up;
+        return [k, k * 1.0, k * 1.02];
+      },
+      sky: (x, y) => fogAt(x, y),
+      air: (far, _high, x, y) => ({
+        hides: 1 - Math.exp(-Math.max(0, far - 4) / 17) * (1 - 0.12 * smooth(4, 0, far)),
+        light: fogAt(x, y),
+      }),
+      skyMasses: BAND_NAMES,
+      skyMass: (_x, y) => bandEdges.filter((edge) => y > edge).length,
+      exposure: 1,
+    }),
+  finish: photographed({
     seed: 5507,
-    ground: [0.66, 0.006, 0.018],
-    layers: BROAD_TO_FINE.map((layer) => ({ ...layer, tolerance: layer.tolerance * 0.42 })),
-    handling: { strayL: 0.012, strayAb: 0.006, dry: 0.4, body: 0.8 },
-    flow: wandering(4, 26, 3, 8),
-    relief: 0.7,
-    tooth: 1,
-  },
+    corners: 0.03,
+    bloom: 0.12,
+    grain: 0.011,
+    colourGrain: 0.0035,
+  }),
 };

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Fault } from '@/contracts/bring-in';
 import { faultOf, notFound, ServiceError } from './errors';
 
 type Handler<C> = (request: Request, context: C) => Promise<Response>;
@@ -23,6 +24,33 @@ export async function idOf({ params }: WithId, what: string): Promise<string> {
   const { id } = await params;
   if (!z.uuid().safeParse(id).success) throw notFound(what);
   return id;
+}
+
+/**
+ * An answer in JSON lines, one as soon as each is said: for work that is followed while it goes on.
+ * `refused` makes the last line of whatever is thrown; nobody is told when the asker has gone.
+ */
+export function inLines<E>(
+  request: Request,
+  work: (say: (event: E) => void) => Promise<void>,
+  refused: (fault: Fault) => E,
+): Response {
+  const encoder = new TextEncoder();
+  const { signal } = request;
+  const stream = new ReadableStream<Uint8Array>({
+    async start(controller) {
+      const say = (event: E) => {
+        if (!signal.aborted) controller.enqueue(encoder.encode(JSON.stringify(event) + '\n'));
+      };
+      try {
+        await work(say);
+      } catch (error) {
+        if (!signal.aborted) say(refused(faultOf(error)));
+      }
+      if (!signal.aborted) controller.close();
+    },
+  });
+  return new Response(stream, { headers: { 'content-type': 'application/x-ndjson' } });
 }
 
 /** A file name for a download, in any script (RFC 6266, RFC 5987). */

@@ -53,7 +53,9 @@ describe('bringing a picture in', () => {
   it('begins a study with a title, a palette and a reading, and keeps the original to the byte', async () => {
     const bytes = await newPicture();
     const stages: string[] = [];
-    const brought = await bringIn(bytes, 'wet_street-2.png', (stage) => stages.push(stage));
+    const brought = await bringIn(bytes, 'wet_street-2.png', {
+      onStage: (stage) => stages.push(stage),
+    });
     expect(stages).toEqual(['looking', 'working copy', 'palette', 'keeping']);
     if (brought.kind !== 'new') throw new Error('expected a new study');
     const { document, picture: facts, revision } = await getStudy(brought.studyId);
@@ -103,12 +105,10 @@ describe('bringing a picture in', () => {
       code: 'not-a-picture',
     });
     const stopper = new AbortController();
-    const stopped = bringIn(
-      await newPicture(),
-      'a.png',
-      (stage) => stage === 'palette' && stopper.abort(),
-      stopper.signal,
-    );
+    const stopped = bringIn(await newPicture(), 'a.png', {
+      onStage: (stage) => stage === 'palette' && stopper.abort(),
+      signal: stopper.signal,
+    });
     await expect(stopped).rejects.toThrow();
     expect(await count()).toEqual(before);
   });

@@ -47,6 +47,29 @@ export async function sendFile<T extends z.ZodType>(
   return answer.parse(await response.json());
 }
 
+/**
+ * Calls the server and takes its answer line by line, each checked against its contract, as it
+ * comes. Throws a RefusedError, or what `take` throws; the signal's reason when it is aborted.
+ */
+export async function callInLines<T extends z.ZodType>(
+  method: Method,
+  path: string,
+  line: T,
+  signal: AbortSignal,
+  take: (event: z.infer<T>) => void,
+): Promise<void> {
+  const response = await send(method, path, undefined, { signal });
+  const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
+  let rest = '';
+  for (;;) {
+    const { done, value = '' } = (await reader?.read()) ?? { done: true };
+    const lines = (rest + value).split('\n');
+    rest = done ? '' : (lines.pop() as string);
+    for (const text of lines) if (text) take(line.parse(JSON.parse(text)));
+    if (done) return;
+  }
+}
+
 async function send(
   method: Method,
   path: string,

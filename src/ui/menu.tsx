@@ -13,19 +13,18 @@ export function Menu({ trigger, items }: { trigger: ReactNode; items: readonly I
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content align="end" className="z-50 min-w-44 border border-ink bg-sheet">
-          {items.map((item) => (
-            <DropdownMenu.Item
-              key={item.title}
-              onSelect={item.onSelect}
-              className="flex min-h-10 cursor-pointer items-center px-4 outline-none data-[highlighted]:bg-ink data-[highlighted]:text-sheet"
-            >
-              {item.title}
-            </DropdownMenu.Item>
-          ))}
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
+      {/* No portal: what is opened stays within the page's main landmark. */}
+      <DropdownMenu.Content align="end" className="z-50 min-w-44 border border-ink bg-sheet">
+        {items.map((item) => (
+          <DropdownMenu.Item
+            key={item.title}
+            onSelect={item.onSelect}
+            className="flex min-h-10 cursor-pointer items-center px-4 outline-none data-[highlighted]:bg-ink data-[highlighted]:text-sheet"
+          >
+            {item.title}
+          </DropdownMenu.Item>
+        ))}
+      </DropdownMenu.Content>
     </DropdownMenu.Root>
   );
 }

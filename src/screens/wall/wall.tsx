@@ -9,9 +9,11 @@ import { Button } from '@/ui/button';
 import { offerUndo, showFault } from '@/ui/notices';
 import { TopLine } from '@/ui/shell';
 import { Arrivals } from './arrivals';
+import { DemoAgain, DemoProgress } from './demo-again';
 import { KnownDialog } from './known-dialog';
 import { StudyCard } from './study-card';
 import { useBringIn } from './use-bring-in';
+import { useDemo } from './use-demo';
 
 const SAMPLE = { path: '/api/sample', name: 'Lower station, rain at dusk.webp' };
 
@@ -20,6 +22,7 @@ export function Wall({ studies }: { studies: Card[] }) {
   const router = useRouter();
   const [search, setSearch] = useState('');
   const { arrivals, known, bringIn, beginAgain, dropKnown } = useBringIn();
+  const demo = useDemo();
   const { getRootProps, getInputProps, isDragActive, open } = useDropzone({
     noClick: true,
     noKeyboard: true,
@@ -71,6 +74,7 @@ export function Wall({ studies }: { studies: Card[] }) {
         <input {...getInputProps({ 'aria-label': 'Choose a picture' })} />
         <h1 className="sr-only">Wall</h1>
         <Arrivals arrivals={arrivals} />
+        <DemoProgress demo={demo} />
         {studies.length === 0 ? (
           <FirstStep
             onChoose={open}
@@ -92,6 +96,7 @@ export function Wall({ studies }: { studies: Card[] }) {
             ))}
           </ul>
         )}
+        <DemoAgain demo={demo} />
       </main>
       {isDragActive && (
         <div className="pointer-events-none fixed inset-0 z-40 flex items-center justify-center border-8 border-ink bg-panel/85">

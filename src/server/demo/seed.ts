@@ -4,66 +4,109 @@ import { mapShares, swatchMap } from '@/core/palette/swatch-map';
 import { develop } from '@/core/picture/develop';
 import type { Picture } from '@/core/picture/picture';
 import { toFramed } from '@/core/picture/framing';
-import type { StudyDocument } from '@/contracts/study';
+import type { LibraryContent } from '@/contracts/library';
+import { newDocument, type StudyDocument } from '@/contracts/study';
 import { addSwatch, editSwatch, withShares } from '@/study/edits';
 import { libraryFrom } from '@/study/library';
 import { runReading } from '@/workers/server/pool';
-import { createLibrary } from '../libraries/libraries';
-import { bringIn, withPalette } from '../pictures/bring-in';
+import { ServiceError } from '../errors';
+import { createLibrary, getLibrary, restoreLibrary, saveLibrary } from '../libraries/libraries';
+import { bringIn, titleOf, withPalette } from '../pictures/bring-in';
 import { getBytes } from '../pictures/get-bytes';
 import { decodeWorking } from '../pictures/read-picture';
 import { refreshReading } from '../readings/refresh';
-import { createStudy, getStudy, saveStudy } from '../studies/studies';
-import { readDemoPicture, readStory, type StoryStudy } from './story';
+import { createStudy, getStudy, restoreStudy, saveStudy } from '../studies/studies';
+import { demoId, readDemoPicture, readStory, type StoryStudy } from './story';
 
-/** Brings the demo's story in through the services that the app uses. Answers how many studies there are of it. */
-export async function seedDemo(): Promise<number> {
+export interface Seeding {
+  /** Before each study: how many are done, of how many, and which is next. */
+  onStep?: (done: number, total: number, title: string) => void;
+  signal?: AbortSignal;
+}
+
+/**
+ * Brings the demo's story in through the services that the app uses, or puts back what is there of
+ * it: studies and libraries of the demo become what they were at first (as a new revision, so that
+ * nothing is lost), deleted ones come back, and whatever else is in the store stays as it is.
+ * Answers how many studies there are of it.
+ */
+export async function seedDemo({ onStep, signal }: Seeding = {}): Promise<number> {
   const story = await readStory();
-  for (const entry of story) await seedStudy(entry);
+  for (const [done, entry] of story.entries()) {
+    signal?.throwIfAborted();
+    onStep?.(done, story.length, entry.about.title ?? entry.picture);
+    await seedStudy(entry);
+  }
   return story.length;
 }
 
 async function seedStudy(entry: StoryStudy): Promise<void> {
-  const brought = await bringIn(await readDemoPicture(entry.picture), entry.picture);
-  const id = brought.kind === 'new' ? brought.studyId : await createStudy(brought.pictureId);
-  const study = await getStudy(id);
-  const { bytes } = await getBytes(study.picture.id, 'working');
-  const working = await decodeWorking(bytes);
-  const document = await told(study.document, entry, working);
-  await saveStudy(id, study.revision, document);
+  const id = demoId('study', entry.picture);
+  const pictureId = await bringInOnce(entry.picture, id);
+  const { bytes } = await getBytes(pictureId, 'working');
+  const document = await told(entry, await decodeWorking(bytes));
+  const was = await putBack(
+    () => getStudy(id),
+    () => restoreStudy(id),
+    () => createStudy(pictureId, id),
+  );
+  await saveStudy(id, was.revision, document);
   await refreshReading(id);
+  const all = libraryFrom(document, id, was.picture).swatches;
   for (const { swatches, ...library } of entry.libraries) {
-    const all = libraryFrom(document, id, study.picture);
-    const chosen = swatches
-      ? all.swatches.filter((_, i) => swatches.includes(i + 1))
-      : all.swatches;
-    await createLibrary(
-      { ...library, swatches: chosen.map((one) => ({ ...one, id: randomUUID() })) },
-      id,
-    );
+    const chosen = swatches ? all.filter((_, i) => swatches.includes(i + 1)) : all;
+    await putLibrary({ ...library, swatches: chosen }, id);
   }
 }
 
+/** The picture's id, whether it was here before or not; a new one begins its study with it. */
+async function bringInOnce(name: string, studyId: string): Promise<string> {
+  const brought = await bringIn(await readDemoPicture(name), name, { studyId });
+  return brought.kind === 'known' ? brought.pictureId : (await getStudy(studyId)).picture.id;
+}
+
+async function putLibrary(content: LibraryContent, studyId: string): Promise<void> {
+  const id = demoId('library', content.name);
+  const was = await putBack(
+    () => getLibrary(id),
+    () => restoreLibrary(id),
+    () => createLibrary(content, studyId, id),
+  );
+  await saveLibrary(id, was.revision, content);
+}
+
+/** What is there under an id: as it stands, or brought back from deletion, or made. */
+async function putBack<T>(
+  get: () => Promise<T>,
+  restore: () => Promise<unknown>,
+  create: () => Promise<unknown>,
+): Promise<T> {
+  const missing = (error: unknown) => {
+    if (!(error instanceof ServiceError) || error.code !== 'not-found') throw error;
+    return null;
+  };
+  const there = await get().catch(missing);
+  if (there) return there;
+  const restored = await restore().then(() => true, missing);
+  if (!restored) await create();
+  return get();
+}
+
 /** The document as the illustrator left it. */
-async function told(
-  first: StudyDocument,
-  entry: StoryStudy,
-  working: Picture,
-): Promise<StudyDocument> {
-  let document: StudyDocument = { ...first, ...entry.about };
+async function told(entry: StoryStudy, working: Picture): Promise<StudyDocument> {
+  let document: StudyDocument = { ...newDocument(titleOf(entry.picture)), ...entry.about };
   const development = { framing: document.framing, cast: document.neutral?.cast ?? null };
   const developed = develop(working, development);
-  if (entry.count) {
-    document = { ...document, palette: { count: entry.count, swatches: [] } };
-    const palette = { count: entry.count, keep: [] };
-    const read = await runReading({
-      picture: working,
-      development,
-      values: document.values,
-      palette,
-    });
-    if (read.palette) document = withPalette(document, read.palette);
-  }
+  const count = entry.count ?? document.palette.count;
+  document = { ...document, palette: { count, swatches: [] } };
+  const palette = { count, keep: [] };
+  const read = await runReading({
+    picture: working,
+    development,
+    values: document.values,
+    palette,
+  });
+  if (read.palette) document = withPalette(document, read.palette);
   for (const { name, note, ...area } of entry.picks) {
     const place = toFramed(area, document.framing, working.width / working.height);
     const found = probe(developed, place, area.radius);

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { z } from 'zod';
@@ -45,6 +46,15 @@ export type StoryStudy = z.infer<typeof storyStudySchema>;
 
 export function demoFolder(): string {
   return path.join(/*turbopackIgnore: true*/ process.cwd(), 'demo');
+}
+
+/**
+ * The id of a part of the demo, the same in every store: what is of the demo is known by its id, and
+ * starting the demo again finds it. A UUID of version 8 (RFC 9562) made from the name.
+ */
+export function demoId(kind: 'study' | 'library', name: string): string {
+  const hex = createHash('sha256').update(`bold prism demo, ${kind}: ${name}`).digest('hex');
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-8${hex.slice(13, 16)}-a${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
 }
 
 /** The demo's story, the oldest study first. */

@@ -62,12 +62,13 @@ export async function getLibrary(id: string): Promise<Library> {
 export async function createLibrary(
   content: LibraryContent,
   studyId: string | null,
+  id: string = randomUUID(),
 ): Promise<{ id: string; revision: number }> {
   const db = await database();
   return db.transaction(async (tx) => {
     const [row] = await tx
       .insert(library)
-      .values({ name: content.name, note: content.note, revision: 1, studyId })
+      .values({ id, name: content.name, note: content.note, revision: 1, studyId })
       .returning({ id: library.id, revision: library.revision });
     await writeContents(tx, row.id, content);
     return row;

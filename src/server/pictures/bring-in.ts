@@ -15,6 +15,13 @@ export type BroughtIn =
   | { kind: 'new'; studyId: string }
   | { kind: 'known'; pictureId: string; studies: { id: string; title: string }[] };
 
+interface BringingIn {
+  onStage?: (stage: Stage) => void;
+  signal?: AbortSignal;
+  /** The id that a new study is to have. */
+  studyId?: string;
+}
+
 const WHOLE = { framing: { angle: 0, crop: null }, cast: null };
 
 /**
@@ -25,8 +32,7 @@ const WHOLE = { framing: { angle: 0, crop: null }, cast: null };
 export async function bringIn(
   bytes: Uint8Array,
   fileName: string,
-  onStage: (stage: Stage) => void = () => undefined,
-  signal?: AbortSignal,
+  { onStage = () => undefined, signal, studyId = randomUUID() }: BringingIn = {},
 ): Promise<BroughtIn> {
   onStage('looking');
   const db = await database();
@@ -56,7 +62,7 @@ export async function bringIn(
   signal?.throwIfAborted();
 
   onStage('keeping');
-  const studyId = await db.transaction(async (tx) => {
+  const stored = await db.transaction(async (tx) => {
     const [row] = await tx
       .insert(picture)
       .values({
@@ -71,11 +77,11 @@ export async function bringIn(
       })
       .onConflictDoNothing()
       .returning({ id: picture.id });
-    if (!row) return null;
+    if (!row) return false;
     await tx
       .insert(pictureBytes)
       .values({ pictureId: row.id, original: bytes, working: workingBytes, thumbnail });
-    const studyId = await insertStudy(tx, row.id, document);
+    await insertStudy(tx, studyId, row.id, document);
     await tx.insert(reading).values({
       studyId,
       core: CORE_VERSION,
@@ -85,9 +91,9 @@ export async function bringIn(
       median: result.values.median,
       values: result.values,
     });
-    return studyId;
+    return true;
   });
-  if (studyId) return { kind: 'new', studyId };
+  if (stored) return { kind: 'new', studyId };
   // The same file, sent twice at once: the other one was first. Asked for only after the
   // transaction, since an embedded database has one connection and would wait for itself.
   const first = await findKnown(hash);
@@ -97,16 +103,15 @@ export async function bringIn(
 
 type Writer = Pick<Awaited<ReturnType<typeof database>>, 'insert'>;
 
-/** Stores a first revision of a study and answers its id. */
+/** Stores a first revision of a study. */
 export async function insertStudy(
   tx: Writer,
+  id: string,
   pictureId: string,
   document: StudyDocument,
-): Promise<string> {
-  const id = randomUUID();
+): Promise<void> {
   await tx.insert(study).values({ id, pictureId, title: document.title, document, revision: 1 });
   await tx.insert(studyRevision).values({ studyId: id, revision: 1, document });
-  return id;
 }
 
 async function findKnown(hash: string): Promise<BroughtIn | null> {

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { z } from 'zod';
 import {
@@ -66,16 +67,14 @@ export async function getStudy(id: string): Promise<Study> {
 }
 
 /** A new study of a picture that is already here. */
-export async function createStudy(pictureId: string): Promise<string> {
+export async function createStudy(pictureId: string, id: string = randomUUID()): Promise<string> {
   const db = await database();
   const [found] = await db
     .select({ name: picture.name })
     .from(picture)
     .where(eq(picture.id, pictureId));
   if (!found) throw notFound('picture');
-  const id = await db.transaction((tx) =>
-    insertStudy(tx, pictureId, newDocument(titleOf(found.name))),
-  );
+  await db.transaction((tx) => insertStudy(tx, id, pictureId, newDocument(titleOf(found.name))));
   await refreshReading(id);
   return id;
 }

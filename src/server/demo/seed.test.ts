@@ -1,0 +1,85 @@
+import { jest } from '@jest/globals';
+import { createLibrary, deleteLibrary, getLibrary, listLibraries } from '../libraries/libraries';
+import { bringIn } from '../pictures/bring-in';
+import { deleteStudy, getStudy, listStudies, saveStudy } from '../studies/studies';
+import { freshDatabase } from '../testing/test-database';
+import { redAndBlue } from '../testing/test-pictures';
+import { seedDemo } from './seed';
+import { demoId, readStory } from './story';
+
+jest.setTimeout(120_000);
+
+let end: () => Promise<void>;
+beforeAll(async () => {
+  end = await freshDatabase();
+});
+afterAll(() => end());
+
+it('hangs the whole story, and puts it back without touching one’s own work', async () => {
+  const story = await readStory();
+  const steps: string[] = [];
+  expect(await seedDemo({ onStep: (done, total) => steps.push(`${done}/${total}`) })).toBe(
+    story.length,
+  );
+  expect(steps[0]).toBe(`0/${story.length}`);
+  expect(steps).toHaveLength(story.length);
+  const first = await listStudies();
+  const libraries = await listLibraries();
+  expect(first).toHaveLength(story.length);
+  expect(libraries.length).toBeGreaterThanOrEqual(12);
+  expect(libraries.every(({ tags, note }) => tags.length > 0 && note !== '')).toBe(true);
+  // Along the way: one only brought in, one with its values read, others finished with notes.
+  expect(story.some(({ about }) => !about.aims)).toBe(true);
+  expect(first.some(({ swatches }) => swatches.some(({ note }) => note !== ''))).toBe(true);
+
+  // A person works on: changes and deletes of the demo's, and makes things of their own.
+  const changed = demoId('study', story[1].picture);
+  const before = await getStudy(changed);
+  await saveStudy(changed, before.revision, { ...before.document, title: 'Mine now' });
+  const gone = demoId('study', story[2].picture);
+  await deleteStudy(gone);
+  await deleteLibrary(libraries[0].id);
+  const own = await bringIn(await redAndBlue(77, 41).png().toBuffer(), 'own.png');
+  if (own.kind !== 'new') throw new Error('expected a new study');
+  const ownDocument = (await getStudy(own.studyId)).document;
+  const ownLibrary = await createLibrary(
+    { name: 'My own', note: '', tags: [], swatches: libraries[0].swatches },
+    changed,
+  );
+
+  await seedDemo();
+  const after = await getStudy(changed);
+  expect(after.document.title).toBe(before.document.title);
+  expect(after.revision).toBe(before.revision + 2);
+  const looks = ({ document }: typeof after) =>
+    document.palette.swatches.map(({ id: _, ...swatch }) => swatch);
+  expect(looks(after)).toEqual(looks(before));
+  expect((await getStudy(gone)).document.title).toBe(story[2].about.title);
+  expect((await getLibrary(libraries[0].id)).name).toBe(libraries[0].name);
+  expect((await getStudy(own.studyId)).document).toEqual(ownDocument);
+  expect((await getLibrary(ownLibrary.id)).swatches).toHaveLength(libraries[0].swatches.length);
+  expect(await listStudies()).toHaveLength(story.length + 1);
+  expect(await listLibraries()).toHaveLength(libraries.length + 1);
+});
+
+it('stops between two studies when it is told to', async () => {
+  const stopper = new AbortController();
+  const titles: string[] = [];
+  const seeding = seedDemo({
+    onStep: (_, __, title) => {
+      titles.push(title);
+      if (titles.length === 2) stopper.abort();
+    },
+    signal: stopper.signal,
+  });
+  await expect(seeding).rejects.toThrow();
+  expect(titles).toHaveLength(2);
+});
+
+it('knows its parts by the same ids in every store', () => {
+  expect(demoId('study', 'a.webp')).toBe(demoId('study', 'a.webp'));
+  expect(demoId('study', 'a')).not.toBe(demoId('library', 'a'));
+  expect(demoId('study', 'a')).toMatch(
+    /^[0-9a-f]{8}-[0-9a-f]{4}-8[0-9a-f]{3}-a[0-9a-f]{3}-[0-9a-f]{12}$/,
+  );
+});
