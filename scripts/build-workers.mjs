@@ -14,4 +14,3 @@ export async function buildWorkers() {
 }
 
 if (process.argv[1]?.endsWith('build-workers.mjs')) await buildWorkers();
-export default buildWorkers;

@@ -1,4 +1,5 @@
 import { buildWorkers } from './build-workers.mjs';
 
 /** Tests of the server run its real worker, made from the code as it is. */
-export default buildWorkers;
+const setup = () => buildWorkers();
+export default setup;

@@ -17,19 +17,21 @@ export function requireNode() {
   process.exit(1);
 }
 
-/** Runs a command in the project's folder, its output shown; answers its exit code. */
-export function run(command, args, env = {}) {
+/** Runs a command in the project's folder, its output shown; answers its exit code, 1 when `minutes` pass. */
+export function run(command, args, env = {}, minutes = 30) {
   const { status, error } = spawnSync(command, args, {
     cwd: root,
     stdio: 'inherit',
+    timeout: minutes * 60_000,
+    killSignal: 'SIGKILL',
     env: { ...process.env, ...QUIET, ...env },
   });
   if (error) console.error(error.message);
   return status ?? 1;
 }
 
-export function runNode(script, args = [], env = {}) {
-  return run(process.execPath, [path.join(root, 'node_modules', script), ...args], env);
+export function runNode(script, args = [], env = {}, minutes = undefined) {
+  return run(process.execPath, [path.join(root, 'node_modules', script), ...args], env, minutes);
 }
 
 function hashOf(paths) {

@@ -2,6 +2,7 @@
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { ensureChromium } from './chromium.mjs';
+import { startPostgres } from './postgres.mjs';
 import { build, install, requireNode, root, run, runNode } from './lib.mjs';
 
 requireNode();
@@ -64,25 +65,38 @@ check('module boundaries', () =>
     'demo',
   ]),
 );
+check('nothing unused', () => runNode('knip/bin/knip.js', ['--no-progress', '--no-config-hints']));
 check('workers', () => run(process.execPath, ['scripts/build-workers.mjs']));
-suite(
-  'unit tests',
-  'build/jest.json',
-  () =>
-    runNode('jest/bin/jest.js', ['--json', '--outputFile=build/jest.json'], {
-      NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
-    }),
-  (report) => ({
-    passed: report.numPassedTests,
-    failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
-  }),
-);
+const JEST_MINUTES = 8;
+const jest = (report, args = [], env = {}) =>
+  runNode(
+    'jest/bin/jest.js',
+    ['--json', `--outputFile=${report}`, ...args],
+    { NODE_OPTIONS: '--experimental-vm-modules --no-warnings', ...env },
+    JEST_MINUTES,
+  );
+const jestCounts = (report) => ({
+  passed: report.numPassedTests,
+  failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
+});
+suite('unit tests', 'build/jest.json', () => jest('build/jest.json'), jestCounts);
+const postgres = startPostgres();
+if (postgres) {
+  const report = 'build/jest-postgres.json';
+  suite(
+    'services on a PostgreSQL server',
+    report,
+    () => jest(report, ['src/server/services'], { PRISM_TEST_DATABASE_URL: postgres.url }),
+    jestCounts,
+  );
+  postgres.stop();
+} else console.log('\n── services on a PostgreSQL server: no server is installed here');
 if (!check('build', build)) end();
 if (!check('chromium', () => (ensureChromium() ? 0 : 1))) end();
 suite(
   'browser tests',
   'build/playwright.json',
-  () => runNode('@playwright/test/cli.js', ['test']),
+  () => runNode('@playwright/test/cli.js', ['test'], {}, 18),
   ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }),
 );
 end();

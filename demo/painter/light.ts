@@ -54,18 +54,6 @@ export function reflect(
   });
 }
 
-/** Mist: pulls toward a colour by a strength that the scene says for each place. */
-export function veilOf(
-  plate: Plate,
-  colourAt: (x: number, y: number) => Oklab,
-  strengthAt: (x: number, y: number) => number,
-): void {
-  overall(plate, (x, y, at) => {
-    const strength = strengthAt(x, y);
-    if (strength > 0) lay(plate, at, colourAt(x, y), Math.min(1, strength));
-  });
-}
-
 /** Broken colour: the whole wanders a little in lightness and hue, as mixed paint does. */
 export function wander(plate: Plate, amount: number, scale: number, seed: number): void {
   overall(plate, (x, y, at) => {

@@ -62,13 +62,6 @@ export function bytesOfPlate({ width, height, data }: Plate): Uint8Array {
   return bytes;
 }
 
-/** A colour written as hex in a scene. */
-export function ink(hex: string): Oklab {
-  const colour = oklabFromHex(hex);
-  if (!colour) throw new RangeError(`${hex} is no colour`);
-  return colour;
-}
-
 /** A colour by value words of its maker: lightness, chroma, hue. */
 export function lch(L: number, C: number, h: number): Oklab {
   return oklabFromOklch({ L, C: Math.min(C, maxChroma(L, h)), h });

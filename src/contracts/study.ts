@@ -135,7 +135,6 @@ export const saveStudySchema = z.object({
   basedOn: z.number().int().min(1),
   document: studyDocumentSchema,
 });
-export const savedStudySchema = z.object({ revision: z.number().int(), updatedAt: z.string() });
 export const renameSchema = z.object({
   title: z.string().trim().min(1, 'A study needs a title.').max(200),
 });
