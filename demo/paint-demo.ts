@@ -1,37 +1,42 @@
-// Makes the demo's pictures and the truth beside each: `npm run paint-demo`, or with file names to make only those.
+// Makes the demo's pictures and the truth beside each: `npm run paint-demo`, with file names to make
+// only those, with `--truth` to write only the truth. The two photographs take some minutes each.
 import { mkdir, writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import sharp from 'sharp';
 import { GLAZES, tileSvg } from './patterns/enamel-tile';
-import { bytesOfPlate } from './painter/plate';
+import type { DemoPicture } from './painter/picture';
+import { bytesOfPlate, type Plate } from './painter/plate';
 import { truthOf } from './painter/truth';
 import { PICTURES } from './scenes/pictures';
 
 const folder = path.join(process.cwd(), 'demo/pictures');
 /** A picture that was composed smaller is made larger to this, in pixels. */
 const LONG_SIDE = 1600;
-const wanted = process.argv.slice(2);
+const truthOnly = process.argv.includes('--truth');
+const wanted = process.argv.slice(2).filter((word) => word !== '--truth');
 await mkdir(folder, { recursive: true });
+async function write(picture: DemoPicture, model: Plate): Promise<void> {
+  const made = picture.finish(model);
+  const { width, height } = made;
+  const image = sharp(bytesOfPlate(made), { raw: { width, height, channels: 3 } });
+  const file = path.join(folder, `${picture.file}.${picture.type === 'jpeg' ? 'jpg' : 'webp'}`);
+  await (
+    picture.type === 'jpeg'
+      ? image.jpeg({ quality: 93, chromaSubsampling: '4:4:4', mozjpeg: true })
+      : image.webp({ quality: 84, effort: 6 })
+  ).toFile(file);
+}
+
 for (const picture of PICTURES) {
   if (wanted.length > 0 && !wanted.includes(picture.file)) continue;
   const start = performance.now();
   const model = await picture.model(
     Math.max(1, LONG_SIDE / Math.max(picture.width, picture.height)),
   );
-  const made = picture.finish(model.plate);
-  const { width, height } = made;
-  const image = sharp(bytesOfPlate(made), { raw: { width, height, channels: 3 } });
-  const file = path.join(folder, `${picture.file}.${picture.type === 'jpeg' ? 'jpg' : 'webp'}`);
-  const { size } = await (
-    picture.type === 'jpeg'
-      ? image.jpeg({ quality: 93, chromaSubsampling: '4:4:4', mozjpeg: true })
-      : image.webp({ quality: 84, effort: 6 })
-  ).toFile(file);
   const truth = JSON.stringify(truthOf(picture, model), null, 2) + '\n';
   await writeFile(path.join(folder, `${picture.file}.truth.json`), truth);
-  console.log(
-    `${picture.file}: ${width} × ${height}, ${Math.round(size / 1024)} KB, ${((performance.now() - start) / 1000).toFixed(1)} s`,
-  );
+  if (!truthOnly) await write(picture, model.plate);
+  console.log(`${picture.file}: ${((performance.now() - start) / 1000).toFixed(1)} s`);
 }
 const patterns = path.join(process.cwd(), 'demo/patterns');
 await writeFile(path.join(patterns, 'enamel-tile.svg'), tileSvg());

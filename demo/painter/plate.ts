@@ -1,4 +1,4 @@
-import { hexFromOklab, oklabFromHex } from '../../src/core/colour/hex';
+import { hexFromOklab } from '../../src/core/colour/hex';
 import { inGamut, maxChroma } from '../../src/core/colour/gamut';
 import {
   oklabFromOklch,

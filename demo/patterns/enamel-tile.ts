@@ -115,7 +115,7 @@ export const enamelTile: DemoPicture = drawn({
   width: ACROSS * SIDE,
   height: DOWN * SIDE,
   known: {
-    key: 'middle',
+    key: 'high',
     range: 'full',
     families: ['blue', 'yellow-orange', 'red-orange'],
     harmony: 'complementary',

@@ -120,7 +120,7 @@ export const conductor = drawn({
   height: 1320,
   known: {
     key: 'middle',
-    range: 'medium',
+    range: 'full',
     families: ['yellow-orange', 'orange', 'blue-green'],
     harmony: 'near neutral',
     keyColour: 'yellow-orange',

@@ -200,7 +200,7 @@ export const passingLoop: DemoPicture = {
   width: 1600,
   height: 1120,
   known: {
-    key: 'high',
+    key: 'middle',
     range: 'medium',
     families: ['yellow-orange', 'blue-green'],
     harmony: 'near neutral',

@@ -66,7 +66,7 @@ export const poster = drawn({
   height: 1500,
   known: {
     key: 'middle',
-    range: 'medium',
+    range: 'full',
     families: ['blue', 'yellow-orange', 'red-orange'],
     harmony: 'triad',
     keyColour: 'blue',

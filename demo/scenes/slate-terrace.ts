@@ -94,7 +94,7 @@ export const slateTerrace = drawn({
   width: 1600,
   height: 1200,
   known: {
-    key: 'middle',
+    key: 'low',
     range: 'medium',
     families: ['blue-violet', 'violet', 'red-violet'],
     harmony: 'analogous',

@@ -99,7 +99,7 @@ export const winchRoom = drawn({
     light: { from: 'upper right', what: 'one hanging lamp' },
     lightIs: 'warmer',
     cast: null,
-    accents: ['lamp', 'night window'],
+    accents: ['night window'],
     hidden: [],
   },
   defs: `${sky('dark', [

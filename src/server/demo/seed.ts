@@ -1,9 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { probe } from '@/core/picture/probe';
 import { mapShares, swatchMap } from '@/core/palette/swatch-map';
-import { develop } from '@/core/picture/develop';
 import type { Picture } from '@/core/picture/picture';
-import { toFramed } from '@/core/picture/framing';
 import type { LibraryContent } from '@/contracts/library';
 import { newDocument, type StudyDocument } from '@/contracts/study';
 import { addSwatch, editSwatch, withShares } from '@/study/edits';
@@ -11,7 +9,7 @@ import { libraryFrom } from '@/study/library';
 import { runReading } from '@/workers/server/pool';
 import { ServiceError } from '../errors';
 import { createLibrary, getLibrary, restoreLibrary, saveLibrary } from '../libraries/libraries';
-import { bringIn, titleOf, withPalette } from '../pictures/bring-in';
+import { bringIn, titleOf, WHOLE_PICTURE, withPalette } from '../pictures/bring-in';
 import { getBytes } from '../pictures/get-bytes';
 import { decodeWorking } from '../pictures/read-picture';
 import { refreshReading } from '../readings/refresh';
@@ -42,14 +40,23 @@ export async function seedDemo({ onStep, signal }: Seeding = {}): Promise<number
 
 async function seedStudy(entry: StoryStudy): Promise<void> {
   const id = demoId('study', entry.picture);
-  const pictureId = await bringInOnce(entry.picture, id);
-  const { bytes } = await getBytes(pictureId, 'working');
-  const document = await told(entry, await decodeWorking(bytes));
-  const was = await putBack(
-    () => getStudy(id),
-    () => restoreStudy(id),
-    () => createStudy(pictureId, id),
-  );
+  const untold = newDocument(titleOf(entry.picture));
+  const count = entry.count ?? untold.palette.count;
+  const first: StudyDocument = { ...untold, ...entry.about, palette: { count, swatches: [] } };
+  const brought = await bringIn(await readDemoPicture(entry.picture), entry.picture, {
+    studyId: id,
+    document: first,
+  });
+  const was =
+    brought.kind === 'new'
+      ? await getStudy(id)
+      : await putBack(
+          () => getStudy(id),
+          () => restoreStudy(id),
+          () => createStudy(brought.pictureId, id),
+        );
+  const palette = brought.kind === 'new' ? was.document : await extracted(first, was.picture.id);
+  const document = await told(entry, palette, was.picture.id);
   await saveStudy(id, was.revision, document);
   await refreshReading(id);
   const all = libraryFrom(document, id, was.picture).swatches;
@@ -57,12 +64,6 @@ async function seedStudy(entry: StoryStudy): Promise<void> {
     const chosen = swatches ? all.filter((_, i) => swatches.includes(i + 1)) : all;
     await putLibrary({ ...library, swatches: chosen }, id);
   }
-}
-
-/** The picture's id, whether it was here before or not; a new one begins its study with it. */
-async function bringInOnce(name: string, studyId: string): Promise<string> {
-  const brought = await bringIn(await readDemoPicture(name), name, { studyId });
-  return brought.kind === 'known' ? brought.pictureId : (await getStudy(studyId)).picture.id;
 }
 
 async function putLibrary(content: LibraryContent, studyId: string): Promise<void> {
@@ -92,27 +93,35 @@ async function putBack<T>(
   return get();
 }
 
-/** The document as the illustrator left it. */
-async function told(entry: StoryStudy, working: Picture): Promise<StudyDocument> {
-  let document: StudyDocument = { ...newDocument(titleOf(entry.picture)), ...entry.about };
-  const development = { framing: document.framing, cast: document.neutral?.cast ?? null };
-  const developed = develop(working, development);
-  const count = entry.count ?? document.palette.count;
-  document = { ...document, palette: { count, swatches: [] } };
-  const palette = { count, keep: [] };
-  const read = await runReading({
-    picture: working,
-    development,
+async function workingCopy(pictureId: string): Promise<Picture> {
+  return decodeWorking((await getBytes(pictureId, 'working')).bytes);
+}
+
+/** The document with the palette that bringing its picture in gives. */
+async function extracted(document: StudyDocument, pictureId: string): Promise<StudyDocument> {
+  const { palette } = await runReading({
+    picture: await workingCopy(pictureId),
+    development: WHOLE_PICTURE,
     values: document.values,
-    palette,
+    palette: { count: document.palette.count, keep: [] },
   });
-  if (read.palette) document = withPalette(document, read.palette);
+  return palette ? withPalette(document, palette) : document;
+}
+
+/** The document as the illustrator left it: with what was picked by hand. */
+async function told(
+  entry: StoryStudy,
+  extracted: StudyDocument,
+  pictureId: string,
+): Promise<StudyDocument> {
+  if (entry.picks.length === 0) return extracted;
+  const working = await workingCopy(pictureId);
+  let document = extracted;
   for (const { name, note, ...area } of entry.picks) {
-    const place = toFramed(area, document.framing, working.width / working.height);
-    const found = probe(developed, place, area.radius);
+    const found = probe(working, area, area.radius);
     if (!found) throw new Error(`${entry.picture}: nothing to pick at ${area.x}, ${area.y}`);
     const id = randomUUID();
-    const pick = {
+    document = addSwatch(document, {
       id,
       note,
       colour: found.colour,
@@ -121,16 +130,9 @@ async function told(entry: StoryStudy, working: Picture): Promise<StudyDocument>
       origin: 'picked',
       area,
       spread: found.spread,
-    } as const;
-    document = addSwatch(document, pick);
+    });
     if (name) document = editSwatch(document, id, { name });
   }
-  for (const { swatch, ...part } of entry.named) {
-    const named = document.palette.swatches[swatch - 1];
-    if (named) document = editSwatch(document, named.id, part);
-  }
   const colours = document.palette.swatches.map((swatch) => swatch.colour);
-  return colours.length > 0
-    ? withShares(document, mapShares(swatchMap(developed, colours), colours.length))
-    : document;
+  return withShares(document, mapShares(swatchMap(working, colours), colours.length));
 }

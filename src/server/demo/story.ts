@@ -5,31 +5,17 @@ import { z } from 'zod';
 import { areaSchema } from '@/contracts/colour';
 import { studyDocumentSchema } from '@/contracts/study';
 
-const { title, maker, source, rights, kind, aims, framing, values } = studyDocumentSchema.shape;
+const { title, maker, source, rights, kind, aims, values } = studyDocumentSchema.shape;
 
 const pickSchema = areaSchema.extend({ name: z.string().optional(), note: z.string().default('') });
 
 /** A study of the story: what the illustrator has said about a picture so far. */
 const storyStudySchema = z.object({
   picture: z.string(),
-  about: z
-    .object({ title, maker, source, rights, kind, aims, framing, values })
-    .partial()
-    .default({}),
+  about: z.object({ title, maker, source, rights, kind, aims, values }).partial().default({}),
   /** How many colours were extracted, if another number than the first. */
   count: z.number().int().min(2).max(16).optional(),
   picks: z.array(pickSchema).default([]),
-  /** New names and notes for swatches, by their place from dark to light (from 1). */
-  named: z
-    .array(
-      z.object({
-        swatch: z.number().int(),
-        name: z.string(),
-        note: z.string().default(''),
-        locked: z.boolean().default(false),
-      }),
-    )
-    .default([]),
   libraries: z
     .array(
       z.object({

@@ -20,9 +20,11 @@ interface BringingIn {
   signal?: AbortSignal;
   /** The id that a new study is to have. */
   studyId?: string;
+  /** What is already known of a new study, its palette apart. */
+  document?: StudyDocument;
 }
 
-const WHOLE = { framing: { angle: 0, crop: null }, cast: null };
+export const WHOLE_PICTURE = { framing: { angle: 0, crop: null }, cast: null };
 
 /**
  * Takes a picture in and begins a study of it with a first palette and value reading. A picture
@@ -32,7 +34,12 @@ const WHOLE = { framing: { angle: 0, crop: null }, cast: null };
 export async function bringIn(
   bytes: Uint8Array,
   fileName: string,
-  { onStage = () => undefined, signal, studyId = randomUUID() }: BringingIn = {},
+  {
+    onStage = () => undefined,
+    signal,
+    studyId = randomUUID(),
+    document: first = newDocument(titleOf(fileName)),
+  }: BringingIn = {},
 ): Promise<BroughtIn> {
   onStage('looking');
   const db = await database();
@@ -44,21 +51,20 @@ export async function bringIn(
   const { working, type, width, height } = await makeWorkingCopy(bytes);
   signal?.throwIfAborted();
   onStage('palette');
-  const empty = newDocument(titleOf(fileName));
   const [result, workingBytes, thumbnail] = await Promise.all([
     runReading(
       {
         picture: working,
-        development: WHOLE,
-        values: empty.values,
-        palette: { count: empty.palette.count, keep: [] },
+        development: WHOLE_PICTURE,
+        values: first.values,
+        palette: { count: first.palette.count, keep: [] },
       },
       signal,
     ),
     encodeWorking(working),
     encodeThumbnail(working),
   ]);
-  const document = result.palette ? withPalette(empty, result.palette) : empty;
+  const document = result.palette ? withPalette(first, result.palette) : first;
   signal?.throwIfAborted();
 
   onStage('keeping');
@@ -96,9 +102,9 @@ export async function bringIn(
   if (stored) return { kind: 'new', studyId };
   // The same file, sent twice at once: the other one was first. Asked for only after the
   // transaction, since an embedded database has one connection and would wait for itself.
-  const first = await findKnown(hash);
-  if (!first) throw new Error('a picture that was just stored is not found');
-  return first;
+  const other = await findKnown(hash);
+  if (!other) throw new Error('a picture that was just stored is not found');
+  return other;
 }
 
 type Writer = Pick<Awaited<ReturnType<typeof database>>, 'insert'>;
