@@ -76,9 +76,13 @@ function Room({ study }: { study: Study }) {
       <main style={{ gridArea: 'stage' }} className="min-h-0 min-w-0">
         <Centre onPick={palette.pick} />
       </main>
-      <div style={{ gridArea: 'line' }} className="overflow-hidden border-t bg-sheet">
+      <section
+        style={{ gridArea: 'line' }}
+        aria-label="Reading"
+        className="overflow-hidden border-t bg-sheet"
+      >
         <ReadingLine />
-      </div>
+      </section>
       <aside
         style={{ gridArea: 'panel' }}
         aria-label="Findings"

@@ -20,7 +20,7 @@ export function Section({ title, aside, children }: SectionProps) {
   return (
     <section className="mb-3">
       <div className="mb-1 flex min-h-7 items-end justify-between gap-3 border-b pb-1 text-sm">
-        <h3 className="font-semibold">{title}</h3>
+        <h2 className="font-semibold">{title}</h2>
         <div className="text-right text-soft">{aside}</div>
       </div>
       {children}
