@@ -1,4 +1,4 @@
-import { closePool } from '@/workers/server/pool';
+import { closePool, warmPool } from '@/workers/server/pool';
 import { closeDatabase, database } from './client';
 
 /**
@@ -12,6 +12,8 @@ export async function openForServing(): Promise<void> {
     console.error(error instanceof Error ? error.message : error);
     process.exit(1);
   }
+  // Nobody waits for it, and a first picture that finds it cold is only slower.
+  void warmPool().catch((error) => console.error(error));
   for (const signal of ['SIGTERM', 'SIGINT'] as const)
     process.once(signal, async () => {
       await closeDatabase().catch((error) => console.error(error));

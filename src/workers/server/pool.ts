@@ -19,6 +19,20 @@ export function runReading(job: ReadingJob, signal?: AbortSignal): Promise<Readi
   return pool().run(job, { signal });
 }
 
+/** Starts a worker and lets it read a few pixels, so that the first picture need not wait for that. */
+export async function warmPool(): Promise<void> {
+  const side = 64;
+  const data = Uint8ClampedArray.from({ length: side * side * 4 }, (_, i) =>
+    i % 4 === 3 ? 255 : i,
+  );
+  await runReading({
+    picture: { width: side, height: side, data },
+    development: { framing: { angle: 0, crop: null }, cast: null },
+    values: { zones: 4, breaks: 'natural' },
+    palette: { count: 8, keep: [] },
+  });
+}
+
 export async function closePool(): Promise<void> {
   await held.prismPool?.destroy();
   held.prismPool = undefined;

@@ -14,11 +14,11 @@ export function SwatchList({ swatches }: { swatches: readonly TraySwatch[] }) {
   const hovered = useDesk((state) => state.hovered);
   const { set } = useDeskStore().getState();
   return (
-    <table className="w-full text-[15px]">
+    <table className="w-full table-fixed text-[15px]">
       <thead className="text-sm text-soft">
         <tr>
           <th className="text-left font-normal">swatch</th>
-          <th className="text-right font-normal">value</th>
+          <th className="w-11 text-right font-normal">value</th>
           <th className="w-14 text-right font-normal">share</th>
         </tr>
       </thead>
@@ -33,7 +33,7 @@ export function SwatchList({ swatches }: { swatches: readonly TraySwatch[] }) {
               onMouseEnter={() => set({ hovered: focus })}
               onMouseLeave={() => set({ hovered: null })}
             >
-              <td className="max-w-0">
+              <td>
                 <button
                   type="button"
                   onFocus={() => set({ hovered: focus })}
