@@ -11,6 +11,7 @@ import { swatchMap } from '../src/core/palette/swatch-map';
 import { develop } from '../src/core/picture/develop';
 import type { Picture } from '../src/core/picture/picture';
 import { probe } from '../src/core/picture/probe';
+import { MOST_SQUINT, PLAIN_SQUINT, squint } from '../src/core/picture/squint';
 import { greyPicture, valueCounts, valueMap } from '../src/core/picture/value-map';
 import { encodeWorking, makeWorkingCopy } from '../src/server/pictures/read-picture';
 import { dropToPalette } from './drop';
@@ -60,8 +61,12 @@ const cast = { L: 0.8, a: 0.01, b: 0.03 };
 
 const operations: [string, () => unknown][] = [
   ['plain sRGB → OKLab conversion', () => convert(working)],
-  ['values: whole reading, 4 natural zones', () => readValues(working, 4, 'natural')],
-  ['values: whole reading, 9 natural zones', () => readValues(working, 9, 'natural')],
+  ['squint, the plain one', () => squint(working, PLAIN_SQUINT)],
+  ['squint, the most', () => squint(working, MOST_SQUINT)],
+  [
+    'values: whole reading, squint included',
+    () => readValues(working, { zones: 4, breaks: 'natural', squint: PLAIN_SQUINT }),
+  ],
   ['values: greys drawn', () => greyPicture(working)],
   [
     'values: zones drawn',

@@ -13,7 +13,7 @@ beforeAll(async () => {
   const picture = redAndBlue();
   await picture.clone().png().toFile(file('picture.png'));
   await picture.clone().avif({ lossless: true }).toFile(file('picture.avif'));
-  await picture.clone().tiff().toFile(file('picture.tiff'));
+  await picture.clone().tiff({ compression: 'lzw' }).toFile(file('picture.tiff'));
   await writeFile(file('letter.jpg'), 'Dear painter');
   await writeFile(file('bomb.png'), pngPromising(60_000, 60_000));
 });

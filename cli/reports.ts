@@ -5,6 +5,7 @@ import { paletteNames } from '../src/core/colour/name';
 import { valueOfOklab } from '../src/core/colour/value';
 import { CORE_VERSION } from '../src/core/index';
 import { readValues } from '../src/core/measure/values';
+import { PLAIN_SQUINT } from '../src/core/picture/squint';
 import { extractPalette } from '../src/core/palette/extract';
 import {
   measureReportSchema,
@@ -14,15 +15,20 @@ import {
 } from '../src/contracts/report';
 import { makeWorkingCopy } from '../src/server/pictures/read-picture';
 
-const ZONES = 4;
-
-/** What is measured of a picture's bytes. Throws a ServiceError for one that can't be read. */
-export async function measureReport(bytes: Uint8Array, zones = ZONES): Promise<MeasureReport> {
+/**
+ * What is measured of a picture's bytes; zones by natural breaks, as many as carry it unless said
+ * otherwise. Throws a ServiceError for one that can't be read.
+ */
+export async function measureReport(bytes: Uint8Array, zones?: number): Promise<MeasureReport> {
   const { working, type, width, height } = await makeWorkingCopy(bytes);
   return measureReportSchema.parse({
     core: CORE_VERSION,
     picture: { type, width, height, workingWidth: working.width, workingHeight: working.height },
-    values: readValues(working, zones, 'natural'),
+    values: readValues(working, {
+      zones: zones ?? 'carried',
+      breaks: 'natural',
+      squint: PLAIN_SQUINT,
+    }),
   });
 }
 

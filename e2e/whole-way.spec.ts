@@ -27,7 +27,7 @@ test('the whole way, from a picture to a library and back from its file', async 
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('lower station');
 
   await toStep(page, 'Values');
-  await expect(page.getByTestId('finding')).toContainText('A low key of medium range');
+  await expect(page.getByTestId('finding')).toContainText('A low key of medium range.');
   await expect(page.getByRole('row')).toHaveCount(5);
   await setSlider(page, 'How many', -1);
   await expect(page.getByRole('row')).toHaveCount(4);

@@ -52,7 +52,11 @@ async function holdUp(picture: DemoPicture): Promise<PictureReport> {
   const model = await picture.model(picture.kind === 'photograph' ? 0.12 : 0.4);
   const meanOf = meansUnder(working, model.map, model.plate.width, model.plate.height);
   const small = truthOf(picture, model).masses;
-  const { key, range, p5, median, p95 } = readValues(working, 4, 'natural');
+  const { key, range, p5, median, p95 } = readValues(working, {
+    zones: 4,
+    breaks: 'natural',
+    squint: 0,
+  });
   const { swatches } = extractPalette(working, 9);
   return {
     file: picture.file,

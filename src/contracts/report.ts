@@ -9,6 +9,13 @@ export const valueReadingSchema = z.object({
   p95: value,
   key: z.enum(['low', 'middle', 'high']),
   range: z.enum(['short', 'medium', 'full']),
+  carriedBy: z.number().int().min(1).max(9),
+  curve: z.array(
+    z
+      .number()
+      .min(0)
+      .max(1 + 1e-9),
+  ),
   zones: z.array(z.object({ from: value, to: value, share, mean: value })),
 });
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { MOST_SQUINT, PLAIN_SQUINT } from '@/core/picture/squint';
 import { areaSchema, oklabSchema } from './colour';
 
 export const AIMS = [
@@ -51,7 +52,8 @@ export type TraySwatch = z.infer<typeof traySwatchSchema>;
 
 /**
  * A study as a document: all that the person decided about a picture. Readings are not in it, they
- * follow from it. Changing this needs a new `version` and a step that lifts old documents.
+ * follow from it. What is added later has a default, so that reading an old document lifts it;
+ * any other change needs a new `version` and a step that lifts.
  */
 export const studyDocumentSchema = z.object({
   version: z.literal(1),
@@ -66,6 +68,8 @@ export const studyDocumentSchema = z.object({
   values: z.object({
     zones: z.number().int().min(2).max(9),
     breaks: z.enum(['even', 'natural']),
+    /** The squint that zones are read through, a share of the diagonal. */
+    squint: z.number().min(0).max(MOST_SQUINT).default(PLAIN_SQUINT),
   }),
   palette: z.object({
     count: z.number().int().min(2).max(16),
@@ -86,7 +90,7 @@ export function newDocument(title: string): StudyDocument {
     aims: [],
     framing: { angle: 0, crop: null },
     neutral: null,
-    values: { zones: 4, breaks: 'natural' },
+    values: { zones: 4, breaks: 'natural', squint: PLAIN_SQUINT },
     palette: { count: 8, swatches: [] },
   };
 }

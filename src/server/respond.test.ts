@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { jest } from '@jest/globals';
 import { ServiceError } from './errors';
-import { answering, attachment, idOf, readBody } from './respond';
+import { answering, inLines, attachment, idOf, readBody } from './respond';
 
 const request = (init: RequestInit = {}) => new Request('http://127.0.0.1:4400/api/x', init);
 
@@ -77,5 +77,43 @@ describe('the door', () => {
     expect(attachment('雨 "a"/b.json')).toMatch(
       /^attachment; filename="_ _a__b.json"; filename\*=UTF-8''%E9%9B%A8/,
     );
+  });
+});
+
+describe('an answer in lines', () => {
+  const linesOf = async (response: Response) =>
+    (await response.text())
+      .split('\n')
+      .filter(Boolean)
+      .map((line) => JSON.parse(line));
+  const request = () => new Request('http://127.0.0.1/api/x', { method: 'POST' });
+
+  it('says each event on its own line, as it comes', async () => {
+    const response = inLines<{ n: number }>(
+      request(),
+      async (say) => {
+        say({ n: 1 });
+        await Promise.resolve();
+        say({ n: 2 });
+      },
+      () => ({ n: -1 }),
+    );
+    expect(response.headers.get('content-type')).toBe('application/x-ndjson');
+    expect(await linesOf(response)).toEqual([{ n: 1 }, { n: 2 }]);
+  });
+
+  it('ends with what was refused, in the person’s words', async () => {
+    const response = inLines<unknown>(
+      request(),
+      async (say) => {
+        say('begun');
+        throw new ServiceError('empty', 'The file is empty.', 400);
+      },
+      (fault) => fault,
+    );
+    expect(await linesOf(response)).toEqual([
+      'begun',
+      { code: 'empty', message: 'The file is empty.', status: 400 },
+    ]);
   });
 });

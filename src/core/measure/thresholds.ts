@@ -22,6 +22,37 @@ export function naturalEdges(counts: ArrayLike<number>, zones: number): number[]
   return edges;
 }
 
+/**
+ * How much of the variance of value 1, 2 … `most` natural zones explain, 0–1 each; all 1 where there
+ * is no variance to explain.
+ */
+export function explainedBy(counts: ArrayLike<number>, most: number): number[] {
+  const whole = varianceWithin(counts, []);
+  return Array.from({ length: most }, (_, i) => {
+    if (whole <= 0) return 1;
+    return Math.max(0, 1 - varianceWithin(counts, naturalEdges(counts, i + 1)) / whole);
+  });
+}
+
+/** The sum of squared distances, in bins, from the means of the zones that `edges` part. */
+function varianceWithin(counts: ArrayLike<number>, edges: readonly number[]): number {
+  let total = 0;
+  let from = 0;
+  for (const to of [...edges, counts.length]) {
+    let weight = 0;
+    let first = 0;
+    let second = 0;
+    for (let bin = from; bin < to; bin++) {
+      weight += counts[bin];
+      first += counts[bin] * bin;
+      second += counts[bin] * bin * bin;
+    }
+    if (weight > 0) total += second - (first * first) / weight;
+    from = to;
+  }
+  return total;
+}
+
 /** For each part but the first, the index into `used` at which it starts. */
 function bestStarts(counts: ArrayLike<number>, used: readonly number[], parts: number): number[] {
   const n = used.length;

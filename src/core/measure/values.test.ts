@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { anyPicture, paintedBy } from '../testing';
+import type { Picture } from '../picture/picture';
 import { greyOfValue, NO_VALUE, VALUE_BINS, valueCounts, valueMap } from '../picture/value-map';
-import { evenEdges, naturalEdges } from './thresholds';
+import { evenEdges, explainedBy, naturalEdges } from './thresholds';
 import {
+  carriedBy,
   keyOf,
   quantile,
   rangeOf,
@@ -13,6 +15,9 @@ import {
   type Breaks,
 } from './values';
 
+/** Without a squint, so that every pixel counts as it is. */
+const read = (picture: Picture, zones: number, breaks: Breaks) =>
+  readValues(picture, { zones, breaks, squint: 0 });
 const grey = (value: number): [number, number, number] => {
   const byte = greyOfValue(value);
   return [byte, byte, byte];
@@ -94,7 +99,7 @@ describe('natural breaks', () => {
 
 describe('the value reading', () => {
   it('finds patches of known value and area', () => {
-    const { zones, median, key, range } = readValues(
+    const { zones, median, key, range } = read(
       patches([
         [2, 0.46],
         [5, 0.38],
@@ -111,7 +116,7 @@ describe('the value reading', () => {
   });
 
   it('reads quantiles off a smooth gradient', () => {
-    const { p5, median, p95 } = readValues(
+    const { p5, median, p95 } = read(
       paintedBy(2000, 1, (x) => grey((x / 2000) * 10)),
       4,
       'even',
@@ -141,7 +146,7 @@ describe('the value reading', () => {
         fc.integer({ min: 2, max: 9 }),
         fc.constantFrom<Breaks>('even', 'natural'),
         (picture, count, breaks) => {
-          const { zones, p5, median, p95 } = readValues(picture, count, breaks);
+          const { zones, p5, median, p95 } = read(picture, count, breaks);
           expect(zones).toHaveLength(count);
           expect(zones.reduce((sum, zone) => sum + zone.share, 0)).toBeCloseTo(1, 9);
           zones.forEach((zone, i) => {
@@ -158,15 +163,15 @@ describe('the value reading', () => {
 
   it('leaves transparent pixels out', () => {
     const half = paintedBy(10, 1, (x) => (x < 5 ? [...grey(8), 255] : [0, 0, 0, 0]));
-    expect(readValues(half, 2, 'even').zones.map((zone) => zone.share)).toEqual([0, 1]);
+    expect(read(half, 2, 'even').zones.map((zone) => zone.share)).toEqual([0, 1]);
   });
 
   it('refuses nothing at all, and a number of zones that can’t be read', () => {
     const empty = paintedBy(2, 2, () => [0, 0, 0, 0]);
     const full = paintedBy(2, 2, () => [9, 9, 9]);
-    expect(() => readValues(empty, 3, 'natural')).toThrow(/transparent/);
+    expect(() => read(empty, 3, 'natural')).toThrow(/transparent/);
     for (const zones of [1, 10, 2.5, NaN])
-      expect(() => readValues(full, zones, 'even')).toThrow(RangeError);
+      expect(() => read(full, zones, 'even')).toThrow(RangeError);
     expect(quantile([0, 0], 0.5)).toBeNaN();
   });
 
@@ -183,5 +188,55 @@ describe('the value reading', () => {
     expect(zoneOfBin(edges)).toHaveLength(VALUE_BINS);
     const hole = paintedBy(1, 1, () => [1, 1, 1, 0]);
     expect(zonePicture(hole, Uint8Array.of(NO_VALUE), edges).data[3]).toBe(0);
+  });
+
+  it('says how many values carry it, with the curve', () => {
+    const three = read(
+      patches([
+        [2, 0.46],
+        [5, 0.38],
+        [8, 0.16],
+      ]),
+      4,
+      'natural',
+    );
+    expect(three.carriedBy).toBe(3);
+    expect(three.curve).toHaveLength(9);
+    expect(three.curve[0]).toBeCloseTo(0, 9);
+    expect(three.curve[2]).toBeCloseTo(1, 6);
+    expect(read(patches([[6, 1]]), 2, 'even').carriedBy).toBe(1);
+    // Equal parts of an even spread leave 1/N² of its variance: five are needed for 95 %.
+    const gradient = read(
+      paintedBy(2000, 1, (x) => grey((x / 2000) * 10)),
+      2,
+      'natural',
+    );
+    expect(gradient.curve[1]).toBeCloseTo(1 - 1 / 4, 1);
+    expect(gradient.carriedBy).toBe(5);
+    expect(carriedBy([0, 0.5, 0.9])).toBe(3);
+  });
+
+  it('explains no less with more zones', () => {
+    fc.assert(
+      fc.property(fc.array(fc.nat(30), { minLength: 3, maxLength: 40 }), (counts) => {
+        const curve = explainedBy(counts, 9);
+        curve.forEach((explained, i) => {
+          expect(explained).toBeGreaterThanOrEqual((curve[i - 1] ?? 0) - 1e-9);
+          expect(explained).toBeLessThanOrEqual(1 + 1e-9);
+        });
+      }),
+    );
+  });
+
+  it('reads zones through the squint and percentiles without it', () => {
+    // Grain of two values within one tone, beside a dark mass.
+    const speckled = paintedBy(120, 120, (x, y) => grey(x < 40 ? 2 : (x + y) % 2 ? 6 : 7));
+    const sharp = readValues(speckled, { zones: 3, breaks: 'natural', squint: 0 });
+    const through = readValues(speckled, { zones: 3, breaks: 'natural', squint: 0.03 });
+    expect(sharp.carriedBy).toBeGreaterThanOrEqual(2);
+    expect(through.carriedBy).toBe(2);
+    expect(through.p95).toBe(sharp.p95);
+    expect(Math.abs(through.zones[0].share - 1 / 3)).toBeLessThan(0.02);
+    expect(() => readValues(speckled, { zones: 3, breaks: 'even', squint: 0.2 })).toThrow(/squint/);
   });
 });

@@ -7,7 +7,8 @@ import {
   valueMap,
   valueOfBin,
 } from '../picture/value-map';
-import { evenEdges, naturalEdges } from './thresholds';
+import { squint } from '../picture/squint';
+import { evenEdges, explainedBy, naturalEdges } from './thresholds';
 
 export type Breaks = 'even' | 'natural';
 export type Key = 'low' | 'middle' | 'high';
@@ -26,14 +27,38 @@ export interface Zone {
   mean: number;
 }
 
+/** What a value reading is made with. */
+export interface ValueSettings {
+  /** How many zones, 2–9; or as many as carry the picture. */
+  zones: number | 'carried';
+  breaks: Breaks;
+  /** The squint that zones are read through, a share of the diagonal (0–0.05). */
+  squint: number;
+}
+
+/** The share of the variance that the fewest values which carry a picture explain. */
+const CARRIES = 0.95;
+
 /** The reading of a picture's values. Munsell values, 0–10; shares 0–1; zones from dark to light. */
 export interface ValueReading {
+  /** Of the picture as it is. */
   median: number;
   p5: number;
   p95: number;
   key: Key;
   range: ValueRange;
+  /** The least number of natural zones that explain 95 % of the variance of the squinted picture's value; 1 for a flat one. */
+  carriedBy: number;
+  /** How much of that variance 1, 2 … 9 natural zones explain. */
+  curve: number[];
+  /** Of the squinted picture. */
   zones: Zone[];
+}
+
+/** The fewest zones of a curve that carry a picture; all of them where none do. */
+export function carriedBy(curve: readonly number[]): number {
+  const found = curve.findIndex((explained) => explained >= CARRIES);
+  return found < 0 ? curve.length : found + 1;
 }
 
 /** Low under a median of 4, middle to 6.5, high above. */
@@ -91,26 +116,41 @@ export function zonesOf(counts: ArrayLike<number>, edges: readonly number[]): Zo
 }
 
 /**
- * The value reading of a picture. Throws a RangeError when the picture has no opaque pixel or the
- * number of zones is not 2–9.
+ * The value reading of a picture. Throws a RangeError when the picture has no opaque pixel, the
+ * number of zones is not 2–9 or the squint not 0–0.05.
  */
-export function readValues(picture: Picture, zones: number, breaks: Breaks): ValueReading {
-  return readCounts(valueCounts(valueMap(picture)), zones, breaks);
+export function readValues(picture: Picture, settings: ValueSettings): ValueReading {
+  const squinted = squint(picture, settings.squint);
+  const counts = valueCounts(valueMap(picture));
+  return readCounts(
+    counts,
+    squinted === picture ? counts : valueCounts(valueMap(squinted)),
+    settings,
+  );
 }
 
-/** `readValues` from a histogram of `VALUE_BINS` bins. */
-export function readCounts(counts: ArrayLike<number>, zones: number, breaks: Breaks): ValueReading {
+/** `readValues` from the histograms (`VALUE_BINS` bins) of a picture as it is and squinted at. */
+export function readCounts(
+  counts: ArrayLike<number>,
+  squinted: ArrayLike<number>,
+  { zones, breaks }: Pick<ValueSettings, 'zones' | 'breaks'>,
+): ValueReading {
   if (sum(counts) === 0) throw new RangeError('nothing to read: every pixel is transparent');
   const median = quantile(counts, 0.5);
   const p5 = quantile(counts, 0.05);
   const p95 = quantile(counts, 0.95);
+  const curve = explainedBy(squinted, MOST_ZONES);
+  const carried = carriedBy(curve);
+  const count = zones === 'carried' ? Math.max(FEWEST_ZONES, carried) : zones;
   return {
     median,
     p5,
     p95,
     key: keyOf(median),
     range: rangeOf(p5, p95),
-    zones: zonesOf(counts, zoneEdges(counts, zones, breaks)),
+    carriedBy: carried,
+    curve,
+    zones: zonesOf(squinted, zoneEdges(squinted, count, breaks)),
   };
 }
 

@@ -1,5 +1,6 @@
 import { byteOfLinear, LINEAR_OF_BYTE } from '../colour/srgb';
 import { quickValueOfLuminance } from '../colour/value';
+import { BLUE_PART, byLuminance, GREEN_PART, RED_PART } from './luminance';
 import { OPAQUE, type Picture } from './picture';
 
 /** The most that a person squints: a radius of 5 % of the diagonal. */
@@ -9,8 +10,6 @@ export const PLAIN_SQUINT = 0.008;
 
 /** Cells of the small picture that a radius spans: enough for a quadrant's variance to mean something. */
 const CELLS_A_RADIUS = 4;
-/** How sharply the steadiest quadrants are preferred: weight 1 / variance^SHARPNESS. */
-const SHARPNESS = 4;
 /** Variance of value (Munsell steps squared) below which quadrants count as equally steady. */
 const STEADY = 0.0025;
 /** How far a pixel's own value may lie from a cell's and still take its colour, in Munsell steps. */
@@ -142,7 +141,9 @@ function steadied(grid: Grid, reach: number): Grid {
         if (n <= 0) continue;
         const mean = (sums[d + 1] - sums[e + 1] - sums[f + 1] + sums[a + 1]) / n;
         const square = (sums[d + 2] - sums[e + 2] - sums[f + 2] + sums[a + 2]) / n;
-        const weight = 1 / (STEADY + Math.max(0, square - mean * mean)) ** SHARPNESS;
+        // To the fourth power: how sharply the steadiest quadrants are preferred.
+        const steadiness = 1 / (STEADY + Math.max(0, square - mean * mean)) ** 2;
+        const weight = steadiness * steadiness;
         weights += weight;
         r += (weight * (sums[d + 3] - sums[e + 3] - sums[f + 3] + sums[a + 3])) / n;
         g += (weight * (sums[d + 4] - sums[e + 4] - sums[f + 4] + sums[a + 4])) / n;
@@ -156,50 +157,66 @@ function steadied(grid: Grid, reach: number): Grid {
   return { ...grid, rgb, value: valuesOf(rgb) };
 }
 
-/** A pixel's likeness to a cell by the difference of their values, in hundredths of a Munsell step. */
-const LIKENESS = Float32Array.from({ length: 1001 }, (_, hundredths) =>
-  Math.exp(-((hundredths / 100 / REACH) ** 2)),
+/** Values in hundredths of a Munsell step: fine enough to tell likeness by, and quick. */
+const HUNDREDTHS = byLuminance(Uint16Array, (Y) => Math.round(quickValueOfLuminance(Y) * 100));
+
+/** So small a weight that it counts only where there is no other. */
+const LEAST = 1e-4;
+/** A pixel's likeness to a cell by the hundredths that their values are apart. */
+const LIKENESS = Float64Array.from(
+  { length: 1001 },
+  (_, hundredths) => Math.exp(-((hundredths / 100 / REACH) ** 2)) + LEAST,
 );
 
-/** Each pixel as a mean of the four cells around it, those weighing most whose value is most like its own. */
+/**
+ * Each pixel as a mean of the four cells around it, those weighing most whose value is most like its
+ * own. Unrolled over the corners: this loop is what a squint costs.
+ */
 function layBack({ width, height, data }: Picture, grid: Grid): Picture {
   const { width: across, height: down, cell, rgb, value, seen } = grid;
   const out = new Uint8ClampedArray(data.length);
+  const values = Int16Array.from(value, (one) => Math.round(one * 100));
+  const beside = across > 1 ? 1 : 0;
+  const below = down > 1 ? across : 0;
+  const column = new Int32Array(width);
+  const share = new Float32Array(width);
+  for (let x = 0; x < width; x++) {
+    const gx = Math.min(across - 1, Math.max(0, (x + 0.5) / cell - 0.5));
+    column[x] = Math.min(Math.max(0, across - 2), Math.floor(gx));
+    share[x] = gx - column[x];
+  }
   for (let y = 0; y < height; y++) {
     const gy = Math.min(down - 1, Math.max(0, (y + 0.5) / cell - 0.5));
-    const y0 = Math.min(Math.max(0, down - 2), gy | 0);
+    const y0 = Math.min(Math.max(0, down - 2), Math.floor(gy));
     const fy = gy - y0;
-    const below = down > 1 ? across : 0;
-    for (let x = 0; x < width; x++) {
-      const i = (y * width + x) * 4;
+    const row = y0 * across;
+    for (let x = 0, i = y * width * 4; x < width; x++, i += 4) {
       if (data[i + 3] < OPAQUE) continue;
-      const gx = Math.min(across - 1, Math.max(0, (x + 0.5) / cell - 0.5));
-      const x0 = Math.min(Math.max(0, across - 2), gx | 0);
-      const fx = gx - x0;
-      const beside = across > 1 ? 1 : 0;
-      const own = quickValueOfLuminance(
-        0.2126390058715104 * LINEAR_OF_BYTE[data[i]] +
-          0.7151686787677559 * LINEAR_OF_BYTE[data[i + 1]] +
-          0.07219231536073371 * LINEAR_OF_BYTE[data[i + 2]],
+      const own =
+        HUNDREDTHS[
+          (RED_PART[data[i]] + GREEN_PART[data[i + 1]] + BLUE_PART[data[i + 2]] + 0.5) | 0
+        ];
+      const fx = share[x];
+      const a = row + column[x];
+      const b = a + beside;
+      const c = a + below;
+      const d = c + beside;
+      const wa = seen[a] * ((1 - fx) * (1 - fy) + LEAST) * LIKENESS[Math.abs(values[a] - own)];
+      const wb = seen[b] * (fx * (1 - fy) + LEAST) * LIKENESS[Math.abs(values[b] - own)];
+      const wc = seen[c] * ((1 - fx) * fy + LEAST) * LIKENESS[Math.abs(values[c] - own)];
+      const wd = seen[d] * (fx * fy + LEAST) * LIKENESS[Math.abs(values[d] - own)];
+      const all = 1 / (wa + wb + wc + wd);
+      const a3 = a * 3;
+      const b3 = b * 3;
+      const c3 = c * 3;
+      const d3 = d * 3;
+      out[i] = byteOfLinear((wa * rgb[a3] + wb * rgb[b3] + wc * rgb[c3] + wd * rgb[d3]) * all);
+      out[i + 1] = byteOfLinear(
+        (wa * rgb[a3 + 1] + wb * rgb[b3 + 1] + wc * rgb[c3 + 1] + wd * rgb[d3 + 1]) * all,
       );
-      const first = y0 * across + x0;
-      let weights = 0;
-      let r = 0;
-      let g = 0;
-      let b = 0;
-      for (let corner = 0; corner < 4; corner++) {
-        const c = first + (corner & 1 ? beside : 0) + (corner & 2 ? below : 0);
-        if (!seen[c]) continue;
-        const near = (corner & 1 ? fx : 1 - fx) * (corner & 2 ? fy : 1 - fy);
-        const weight = (near + 1e-4) * (LIKENESS[(Math.abs(value[c] - own) * 100) | 0] + 1e-4);
-        weights += weight;
-        r += weight * rgb[c * 3];
-        g += weight * rgb[c * 3 + 1];
-        b += weight * rgb[c * 3 + 2];
-      }
-      out[i] = byteOfLinear(r / weights);
-      out[i + 1] = byteOfLinear(g / weights);
-      out[i + 2] = byteOfLinear(b / weights);
+      out[i + 2] = byteOfLinear(
+        (wa * rgb[a3 + 2] + wb * rgb[b3 + 2] + wc * rgb[c3 + 2] + wd * rgb[d3 + 2]) * all,
+      );
       out[i + 3] = 255;
     }
   }

@@ -1,5 +1,6 @@
 import { byteOfLinear, LINEAR_OF_BYTE } from '../colour/srgb';
 import { luminanceOfValue, quickValueOfLuminance } from '../colour/value';
+import { BLUE_PART, byLuminance, GREEN_PART, RED_PART } from './luminance';
 import { OPAQUE, type Picture } from './picture';
 
 /** Values are counted in 200 bins of 0.05 Munsell steps. */
@@ -17,6 +18,8 @@ export function valueOfBin(bin: number): number {
   return ((bin + 0.5) / VALUE_BINS) * 10;
 }
 
+const BINS = byLuminance(Uint8Array, (Y) => binOfValue(quickValueOfLuminance(Y)));
+
 /** The value bin of each pixel, `NO_VALUE` where it is transparent: width × height entries. */
 export function valueMap({ data }: Picture): Uint8Array {
   const map = new Uint8Array(data.length / 4);
@@ -25,11 +28,7 @@ export function valueMap({ data }: Picture): Uint8Array {
       map[p] = NO_VALUE;
       continue;
     }
-    const Y =
-      0.2126390058715104 * LINEAR_OF_BYTE[data[i]] +
-      0.7151686787677559 * LINEAR_OF_BYTE[data[i + 1]] +
-      0.07219231536073371 * LINEAR_OF_BYTE[data[i + 2]];
-    map[p] = binOfValue(quickValueOfLuminance(Y));
+    map[p] = BINS[(RED_PART[data[i]] + GREEN_PART[data[i + 1]] + BLUE_PART[data[i + 2]] + 0.5) | 0];
   }
   return map;
 }

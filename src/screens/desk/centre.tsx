@@ -30,12 +30,17 @@ function Looking({ onPick }: { onPick: (place: Point) => void }) {
   const framing = useDocument((document) => document.framing);
   const swatches = useDocument((document) => document.palette.swatches);
 
-  const zonesKey = `${values.zones} ${values.breaks}`;
-  const lensKey =
-    step === 'values' && lens !== 'picture' ? `${lens} ${lens === 'zones' ? zonesKey : ''}` : null;
-  const lensCanvas = useDrawn(lensKey, (desk) =>
-    lens === 'greys' ? desk.greys() : desk.zones(values),
-  );
+  const zonesKey = `${values.zones} ${values.breaks} ${values.squint}`;
+  const lensKeys = {
+    picture: null,
+    squint: `squint ${values.squint}`,
+    greys: 'greys',
+    zones: `zones ${zonesKey}`,
+  };
+  const lensCanvas = useDrawn(step === 'values' ? lensKeys[lens] : null, (desk) => {
+    if (lens === 'greys') return desk.greys();
+    return lens === 'squint' ? desk.squint(values.squint) : desk.zones(values);
+  });
   const original = useDrawn(held ? JSON.stringify(framing) : null, (desk) =>
     desk.uncorrected(framing),
   );

@@ -38,6 +38,7 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: 'C', does: 'Crop', matches: letter('c'), run: tool('crop') },
   { keys: 'N', does: 'Neutral point', matches: letter('n'), run: tool('neutral') },
   { keys: 'G', does: 'See the greys', matches: letter('g'), run: lens('greys') },
+  { keys: 'Q', does: 'Squint', matches: letter('q'), run: lens('squint') },
   { keys: 'Z', does: 'See the zones', matches: letter('z'), run: lens('zones') },
   {
     keys: 'W',

@@ -3,7 +3,7 @@ import { placeQuery } from '@/ui/place';
 /** How the Desk is being looked at: all of it is in the address bar, so that a reload comes back to it. */
 export const STEPS = ['look', 'values', 'palette'] as const;
 export type Step = (typeof STEPS)[number];
-export const LENSES = ['picture', 'greys', 'zones'] as const;
+export const LENSES = ['picture', 'squint', 'greys', 'zones'] as const;
 export type Lens = (typeof LENSES)[number];
 
 export interface View {

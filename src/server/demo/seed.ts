@@ -30,15 +30,23 @@ export interface Seeding {
  */
 export async function seedDemo({ onStep, signal }: Seeding = {}): Promise<number> {
   const story = await readStory();
+  const seeding: Promise<void>[] = [];
   for (const [done, entry] of story.entries()) {
+    await seeding.at(-2);
     signal?.throwIfAborted();
     onStep?.(done, story.length, entry.about.title ?? entry.picture);
-    await seedStudy(entry);
+    // The next picture is read while this one is being stored; no sooner, so that they hang in order.
+    await new Promise<void>((resolve, reject) => {
+      const study = seedStudy(entry, resolve);
+      seeding.push(study);
+      study.then(resolve, reject);
+    });
   }
+  await Promise.all(seeding);
   return story.length;
 }
 
-async function seedStudy(entry: StoryStudy): Promise<void> {
+async function seedStudy(entry: StoryStudy, onKeeping: () => void): Promise<void> {
   const id = demoId('study', entry.picture);
   const untold = newDocument(titleOf(entry.picture));
   const count = entry.count ?? untold.palette.count;
@@ -46,6 +54,7 @@ async function seedStudy(entry: StoryStudy): Promise<void> {
   const brought = await bringIn(await readDemoPicture(entry.picture), entry.picture, {
     studyId: id,
     document: first,
+    onStage: (stage) => stage === 'keeping' && onKeeping(),
   });
   const was =
     brought.kind === 'new'

@@ -8,5 +8,6 @@ export function readingKey({ framing, neutral, values }: StudyDocument): string 
     neutral?.cast ?? null,
     values.zones,
     values.breaks,
+    values.squint,
   ]);
 }

@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { CORE_VERSION } from '@/core/index';
 import { runReading } from '@/workers/server/pool';
+import { studyDocumentSchema } from '@/contracts/study';
 import { database } from '../db/client';
 import { pictureBytes, reading, study } from '../db/schema';
 import { decodeWorking } from '../pictures/read-picture';
@@ -27,7 +28,7 @@ async function refreshNow(studyId: string): Promise<void> {
     .leftJoin(reading, eq(reading.studyId, study.id))
     .where(eq(study.id, studyId));
   if (!found) return;
-  const { document } = found;
+  const document = studyDocumentSchema.parse(found.document);
   const of = readingKey(document);
   if (found.of === of && found.core === CORE_VERSION) return;
 

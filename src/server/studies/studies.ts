@@ -4,6 +4,7 @@ import type { z } from 'zod';
 import {
   newDocument,
   newerStudySchema,
+  studyDocumentSchema,
   type Study,
   type StudyCard,
   type StudyDocument,
@@ -59,7 +60,7 @@ export async function getStudy(id: string): Promise<Study> {
   return {
     id: row.study.id,
     revision: row.study.revision,
-    document: row.study.document,
+    document: studyDocumentSchema.parse(row.study.document),
     picture: facts,
     createdAt: row.study.createdAt.toISOString(),
     updatedAt: row.study.updatedAt.toISOString(),

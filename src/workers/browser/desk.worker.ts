@@ -5,8 +5,8 @@ import {
   zoneEdges,
   zoneOfBin,
   zonePicture,
-  type Breaks,
   type ValueReading,
+  type ValueSettings,
 } from '@/core/measure/values';
 import { extractPalette, type Extraction } from '@/core/palette/extract';
 import { mapShares, NO_SWATCH, swatchMap } from '@/core/palette/swatch-map';
@@ -15,17 +15,13 @@ import { framePicture } from '@/core/picture/frame';
 import type { Framing, Place } from '@/core/picture/framing';
 import { pictureOf, type Picture } from '@/core/picture/picture';
 import { probe, type Probe } from '@/core/picture/probe';
+import { squint } from '@/core/picture/squint';
 import { greyPicture, NO_VALUE, valueCounts, valueMap } from '@/core/picture/value-map';
 import { veil } from '@/core/picture/veil';
 
 /** The part of a picture that stays while the rest steps back. */
 export type Part =
   { kind: 'zone'; index: number } | { kind: 'swatch'; index: number; colours: Oklab[] };
-
-export interface ZoneSettings {
-  zones: number;
-  breaks: Breaks;
-}
 
 /**
  * The Desk's worker. It holds the working copy and what was developed from it; every call that
@@ -34,19 +30,38 @@ export interface ZoneSettings {
  */
 let working: Picture | null = null;
 let developed: Picture | null = null;
-let values: { map: Uint8Array; counts: Float64Array } | null = null;
+let values: Values | null = null;
+let squinted: (Values & { radius: number; picture: Picture }) | null = null;
 
 function current(): Picture {
   if (!developed) throw new Error('no picture loaded');
   return developed;
 }
 
-function currentValues() {
-  if (!values) {
-    const map = valueMap(current());
-    values = { map, counts: valueCounts(map) };
+/** Zones as a study has them: always a number. */
+export type ZoneSettings = ValueSettings & { zones: number };
+
+interface Values {
+  map: Uint8Array;
+  counts: Float64Array;
+}
+
+function valuesOf(picture: Picture): Values {
+  const map = valueMap(picture);
+  return { map, counts: valueCounts(map) };
+}
+
+function currentValues(): Values {
+  return (values ??= valuesOf(current()));
+}
+
+/** The developed picture as squinted at, with its values; the last squint is kept. */
+function squintedAt(radius: number): Values & { picture: Picture } {
+  if (squinted?.radius !== radius) {
+    const picture = squint(current(), radius);
+    squinted = { radius, picture, ...valuesOf(picture) };
   }
-  return values;
+  return squinted;
 }
 
 function handOver(picture: Picture): Picture {
@@ -80,6 +95,7 @@ const desk = {
     if (!working) throw new Error('no picture loaded');
     developed = develop(working, development);
     values = null;
+    squinted = null;
     return handOver(copyOf(developed));
   },
 
@@ -93,14 +109,20 @@ const desk = {
     return handOver(greyPicture(current()));
   },
 
-  readValues({ zones, breaks }: ZoneSettings): ValueReading & { counts: number[] } {
-    const { counts } = currentValues();
-    return { ...readCounts(counts, zones, breaks), counts: Array.from(counts) };
+  /** The picture as through half-closed eyes. */
+  squint(radius: number): Picture {
+    return handOver(copyOf(squintedAt(radius).picture));
   },
 
-  zones({ zones, breaks }: ZoneSettings): Picture {
-    const { map, counts } = currentValues();
-    return handOver(zonePicture(current(), map, zoneEdges(counts, zones, breaks)));
+  readValues(settings: ZoneSettings): ValueReading & { counts: number[] } {
+    const { counts } = squintedAt(settings.squint);
+    const reading = readCounts(currentValues().counts, counts, settings);
+    return { ...reading, counts: Array.from(counts) };
+  },
+
+  zones({ zones, breaks, squint }: ZoneSettings): Picture {
+    const { picture, map, counts } = squintedAt(squint);
+    return handOver(zonePicture(picture, map, zoneEdges(counts, zones, breaks)));
   },
 
   extract(count: number, keep: Oklab[]): Extraction {
@@ -125,7 +147,7 @@ const desk = {
   veil(part: Part, settings: ZoneSettings): Picture {
     const { width, height } = current();
     if (part.kind === 'zone') {
-      const { map, counts } = currentValues();
+      const { map, counts } = squintedAt(settings.squint);
       const zoneOf = zoneOfBin(zoneEdges(counts, settings.zones, settings.breaks));
       return handOver(veil(map, width, height, (bin) => zoneOf[bin] === part.index, NO_VALUE));
     }

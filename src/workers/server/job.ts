@@ -1,5 +1,5 @@
 import type { Oklab } from '@/core/colour/oklab';
-import { readValues, type Breaks, type ValueReading } from '@/core/measure/values';
+import { readValues, type ValueReading, type ValueSettings } from '@/core/measure/values';
 import { extractPalette, type Extraction } from '@/core/palette/extract';
 import { develop, type Development } from '@/core/picture/develop';
 import type { Picture } from '@/core/picture/picture';
@@ -8,7 +8,7 @@ import type { Picture } from '@/core/picture/picture';
 export interface ReadingJob {
   picture: Picture;
   development: Development;
-  values: { zones: number; breaks: Breaks };
+  values: ValueSettings;
   /** How many colours to extract, or null for none. */
   palette: { count: number; keep: Oklab[] } | null;
 }
@@ -21,7 +21,7 @@ export interface ReadingResult {
 export default function readingJob(job: ReadingJob): ReadingResult {
   const picture = develop(job.picture, job.development);
   return {
-    values: readValues(picture, job.values.zones, job.values.breaks),
+    values: readValues(picture, job.values),
     palette: job.palette && extractPalette(picture, job.palette.count, job.palette.keep),
   };
 }

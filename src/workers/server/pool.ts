@@ -1,5 +1,6 @@
 import path from 'node:path';
 import { Piscina } from 'piscina';
+import { PLAIN_SQUINT } from '@/core/picture/squint';
 import type { ReadingJob, ReadingResult } from './job';
 
 const held = globalThis as typeof globalThis & { prismPool?: Piscina };
@@ -28,7 +29,7 @@ export async function warmPool(): Promise<void> {
   await runReading({
     picture: { width: side, height: side, data },
     development: { framing: { angle: 0, crop: null }, cast: null },
-    values: { zones: 4, breaks: 'natural' },
+    values: { zones: 4, breaks: 'natural', squint: PLAIN_SQUINT },
     palette: { count: 8, keep: [] },
   });
 }

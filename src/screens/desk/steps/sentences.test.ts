@@ -31,7 +31,7 @@ describe('findings', () => {
     );
   });
 
-  it('say key, range, where darks and lights stop, and the largest zone', () => {
+  it('say how many values carry it, what they take, where lights and darks stop, key and range', () => {
     const zones = [
       { from: 0, to: 4, share: 0.46, mean: 2 },
       { from: 4, to: 6, share: 0.38, mean: 5 },
@@ -43,13 +43,25 @@ describe('findings', () => {
       p95: 7.9,
       key: 'middle',
       range: 'full',
+      carriedBy: 3,
+      curve: [0, 0.8, 0.97, 0.98, 0.99, 1, 1, 1, 1],
       zones,
     } as const;
-    expect(valueSentence({ ...reading, zones }, MUNSELL_SCALE)).toBe(
-      'A middle key of full range: the darks stop at 1.2, the lights at 7.9. Of three zones, the dark takes 46 %.',
+    const whole = { ...reading, zones, curve: [...reading.curve] };
+    expect(valueSentence(whole, 'natural', MUNSELL_SCALE)).toBe(
+      'Three values carry it: dark 46 %, middle 38 %, light 16 %; the lights stop at 7.9, the darks at 1.2. A middle key of full range.',
     );
-    const onNine = valueSentence({ ...reading, zones }, { steps: 9, first: 1, highIs: 'dark' });
-    expect(onNine).toContain('the darks stop at 8.0, the lights at 2.7');
+    // The shares belong to natural zones of that number alone.
+    for (const [zoned, breaks] of [
+      [whole, 'even'],
+      [{ ...whole, carriedBy: 4 }, 'natural'],
+    ] as const)
+      expect(valueSentence(zoned, breaks, MUNSELL_SCALE)).not.toContain('46 %');
+    expect(valueSentence({ ...whole, carriedBy: 1 }, 'even', MUNSELL_SCALE)).toMatch(
+      /^One value carries it;/,
+    );
+    const onNine = valueSentence(whole, 'even', { steps: 9, first: 1, highIs: 'dark' });
+    expect(onNine).toContain('the lights stop at 2.7, the darks at 8.0');
   });
 
   it('name up to five zones and number more', () => {

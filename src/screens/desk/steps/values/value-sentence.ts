@@ -1,6 +1,6 @@
-import type { ValueReading } from '@/core/measure/values';
+import type { Breaks, ValueReading } from '@/core/measure/values';
 import type { ValueScale } from '@/core/colour/value-scale';
-import { percent, several, valueWords } from '@/ui/words';
+import { capital, percent, several, valueWords } from '@/ui/words';
 
 const NAMES: Record<number, readonly string[]> = {
   2: ['dark', 'light'],
@@ -19,13 +19,21 @@ export function zoneNames(count: number): string[] {
       );
 }
 
-/** The finding of the step: key and range, where darks and lights stop, and what the zones take. */
-export function valueSentence(reading: ValueReading, scale: ValueScale): string {
-  const { key, range, p5, p95, zones } = reading;
+/**
+ * The finding of the step: how many values carry it, what the zones take where they are those
+ * values, where darks and lights stop, key and range.
+ */
+export function valueSentence(reading: ValueReading, breaks: Breaks, scale: ValueScale): string {
+  const { key, range, p5, p95, zones, carriedBy } = reading;
   const names = zoneNames(zones.length);
-  const largest = zones.reduce((most, zone, i) => (zone.share > zones[most].share ? i : most), 0);
+  const shares = zones
+    .map(({ share }, i) => `${names.length > 5 ? i + 1 : names[i]} ${percent(share)}`)
+    .join(', ');
+  const verb = carriedBy === 1 ? 'carries' : 'carry';
+  const told = breaks === 'natural' && zones.length === carriedBy ? `: ${shares}` : '';
   return (
-    `A ${key} key of ${range} range: the darks stop at ${valueWords(p5, scale)}, the lights at ${valueWords(p95, scale)}. ` +
-    `Of ${several(zones.length, 'zone')}, the ${names.length > 5 ? `zone ${names[largest]},` : names[largest]} takes ${percent(zones[largest].share)}.`
+    `${capital(several(carriedBy, 'value'))} ${verb} it${told}; ` +
+    `the lights stop at ${valueWords(p95, scale)}, the darks at ${valueWords(p5, scale)}. ` +
+    `A ${key} key of ${range} range.`
   );
 }

@@ -1,6 +1,7 @@
 'use client';
 
 import { MOST_ZONES, FEWEST_ZONES } from '@/core/measure/values';
+import { MOST_SQUINT } from '@/core/picture/squint';
 import { greyOfValue } from '@/core/picture/value-map';
 import { Choice } from '@/ui/choice';
 import { useSettings } from '@/ui/settings';
@@ -10,20 +11,35 @@ import { Button } from '@/ui/button';
 import { useDesk, useDeskStore, useDocument, type Focus } from '../../desk-store';
 import { useMeasured } from '../../use-drawn';
 import { Finding, Section } from '../panel-parts';
+import { CarryCurve } from './carry-curve';
 import { Histogram } from './histogram';
 import { ScaleSetting } from './scale-setting';
 import { valueSentence, zoneNames } from './value-sentence';
 
 /** The picture in values alone: how it is spread, and how it falls into zones. */
 export function ValuesPanel() {
-  const { zones, breaks } = useDocument((document) => document.values);
+  const values = useDocument((document) => document.values);
+  const { zones, breaks, squint } = values;
   const { settings } = useSettings();
   const { change } = useDeskStore().getState();
-  const reading = useMeasured(`${zones} ${breaks}`, (desk) => desk.readValues({ zones, breaks }));
+  const set = (part: Partial<typeof values>, key?: string) =>
+    change((document) => ({ ...document, values: { ...document.values, ...part } }), key);
+  const reading = useMeasured(`${zones} ${breaks} ${squint}`, (desk) => desk.readValues(values));
   return (
     <>
-      <Finding>{reading ? valueSentence(reading, settings.scale) : 'Reading the values …'}</Finding>
+      <Finding>
+        {reading ? valueSentence(reading, breaks, settings.scale) : 'Reading the values …'}
+      </Finding>
       <LensChoice />
+      <Slider
+        label="Squint"
+        words={squint === 0 ? 'none' : `${(squint * 100).toFixed(1)} %`}
+        value={squint}
+        min={0}
+        max={MOST_SQUINT}
+        step={0.001}
+        onChange={(next) => set({ squint: next }, 'squint')}
+      />
       {reading && (
         <Section
           title="Spread of value"
@@ -33,6 +49,16 @@ export function ValuesPanel() {
             counts={reading.counts}
             bounds={reading.zones.slice(1).map((zone) => zone.from)}
             scale={settings.scale}
+          />
+        </Section>
+      )}
+      {reading && (
+        <Section title="How many values carry it" aside="share explained">
+          <CarryCurve
+            curve={reading.curve}
+            carriedBy={reading.carriedBy}
+            zones={zones}
+            onUse={(next) => set({ zones: next, breaks: 'natural' })}
           />
         </Section>
       )}
@@ -47,9 +73,7 @@ export function ValuesPanel() {
               { value: 'natural', title: 'natural' },
               { value: 'even', title: 'even' },
             ]}
-            onChange={(next) =>
-              change((document) => ({ ...document, values: { ...document.values, breaks: next } }))
-            }
+            onChange={(next) => set({ breaks: next })}
           />
         }
       >
@@ -59,12 +83,7 @@ export function ValuesPanel() {
           value={zones}
           min={FEWEST_ZONES}
           max={MOST_ZONES}
-          onChange={(next) =>
-            change(
-              (document) => ({ ...document, values: { ...document.values, zones: next } }),
-              'zones',
-            )
-          }
+          onChange={(next) => set({ zones: next }, 'zones')}
         />
         {reading && <ZoneTable reading={reading} />}
       </Section>
@@ -85,6 +104,7 @@ function LensChoice() {
         value={lens}
         options={[
           { value: 'picture', title: 'picture' },
+          { value: 'squint', title: 'squint' },
           { value: 'greys', title: 'greys' },
           { value: 'zones', title: 'zones' },
         ]}

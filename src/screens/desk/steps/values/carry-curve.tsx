@@ -1,0 +1,48 @@
+'use client';
+
+import { FEWEST_ZONES, MOST_ZONES } from '@/core/measure/values';
+import { percent } from '@/ui/words';
+
+interface Props {
+  /** How much of the variance of value 1, 2 … 9 natural zones explain. */
+  curve: readonly number[];
+  carriedBy: number;
+  zones: number;
+  onUse: (zones: number) => void;
+}
+
+const HIGH = 30;
+
+/** The curve of what each number of values explains, as a row of bars; a click uses that number. */
+export function CarryCurve({ curve, carriedBy, zones, onUse }: Props) {
+  const numbers = Array.from({ length: MOST_ZONES - FEWEST_ZONES + 1 }, (_, i) => i + FEWEST_ZONES);
+  return (
+    <div className="-mx-2 flex" role="group" aria-label="Number of values">
+      {numbers.map((n) => {
+        const explained = curve[n - 1];
+        const carries = n === Math.max(FEWEST_ZONES, carriedBy);
+        return (
+          <button
+            key={n}
+            type="button"
+            aria-pressed={n === zones}
+            aria-label={`${n} values explain ${percent(explained)}${carries ? '; enough to carry it' : ''}`}
+            title={`${n} values explain ${percent(explained)}`}
+            onClick={() => onUse(n)}
+            className="flex min-h-14 min-w-0 flex-1 flex-col items-center justify-end hover:bg-faint"
+          >
+            <span
+              className={`block w-4 ${n >= carriedBy ? 'bg-ink' : 'border border-ink'}`}
+              style={{ height: Math.max(2, HIGH * explained ** 2) }}
+            />
+            <span
+              className={`mt-0.5 border-b-2 px-1 text-sm leading-5 ${carries ? 'font-semibold' : ''} ${n === zones ? 'border-ink' : 'border-transparent'}`}
+            >
+              {n}
+            </span>
+          </button>
+        );
+      })}
+    </div>
+  );
+}

@@ -1,0 +1,64 @@
+import { jest } from '@jest/globals';
+import { z } from 'zod';
+import { call, callInLines, nothing, RefusedError } from './api';
+
+const answers = (make: () => Response | Promise<Response>) => {
+  globalThis.fetch = jest.fn(async () => make()) as unknown as typeof fetch;
+};
+const refusal = async (calling: Promise<unknown>): Promise<RefusedError> => {
+  const error = await calling.then(
+    () => null,
+    (thrown: unknown) => thrown,
+  );
+  if (!(error instanceof RefusedError)) throw new Error('expected a refusal');
+  return error;
+};
+
+describe('calling the server', () => {
+  it('gives what was agreed, and null for nothing', async () => {
+    answers(() => Response.json({ revision: 3 }));
+    expect(await call('GET', '/x', z.object({ revision: z.number() }))).toEqual({ revision: 3 });
+    answers(() => new Response(null, { status: 204 }));
+    expect(await call('DELETE', '/x', nothing)).toBeNull();
+  });
+
+  it('tells the server’s own sentence, whether there is a detail or not', async () => {
+    const error = { code: 'bad-file', message: 'Line 4 is wrong.', status: 422 };
+    answers(() => Response.json({ error }, { status: 422 }));
+    expect(await refusal(call('POST', '/x', nothing))).toMatchObject(error);
+    answers(() => Response.json({ error: { ...error, detail: { revision: 2 } } }, { status: 422 }));
+    expect((await refusal(call('POST', '/x', nothing))).detail).toEqual({ revision: 2 });
+  });
+
+  it('says what it can of an answer that explains nothing', async () => {
+    answers(() => new Response('<html>', { status: 502 }));
+    expect((await refusal(call('GET', '/x', nothing))).message).toContain('502');
+  });
+
+  it('says that nobody answers', async () => {
+    answers(() => Promise.reject(new TypeError('failed to fetch')));
+    expect(await refusal(call('GET', '/x', nothing))).toMatchObject({
+      code: 'unreachable',
+      status: 0,
+    });
+  });
+
+  it('takes an answer line by line, wherever the network cuts it', async () => {
+    const parts = ['{"n":1}\n{"n', '":2}\n', '{"n":3}'];
+    answers(
+      () =>
+        new Response(
+          new ReadableStream({
+            start(controller) {
+              for (const part of parts) controller.enqueue(new TextEncoder().encode(part));
+              controller.close();
+            },
+          }),
+        ),
+    );
+    const seen: number[] = [];
+    const { signal } = new AbortController();
+    await callInLines('POST', '/x', z.object({ n: z.number() }), signal, ({ n }) => seen.push(n));
+    expect(seen).toEqual([1, 2, 3]);
+  });
+});
