@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { eq } from 'drizzle-orm';
 import { oklabFromHex } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
+import { CORE_VERSION } from '@/core/index';
 import { gpl } from '@/core/formats/gpl';
 import { prismJson } from '@/core/formats/prism-json';
 import type { LibraryContent, Swatch } from '@/contracts/library';
@@ -20,7 +21,7 @@ import {
 } from './libraries/libraries';
 import { bringIn, titleOf } from './pictures/bring-in';
 import { getBytes } from './pictures/get-bytes';
-import { refreshReading } from './readings/refresh';
+import { refreshReading, refreshStale } from './readings/refresh';
 import { getSettings, saveSettings } from './settings/settings';
 import {
   createStudy,
@@ -168,6 +169,27 @@ describe('a study', () => {
     await refreshReading(id);
     expect((await median()).of).not.toBe(before.of);
     expect((await median()).median).not.toBeCloseTo(before.median, 1);
+  });
+
+  it('has its reading made anew when an older core has made it', async () => {
+    const { id } = await newStudy();
+    const db = await database();
+    await db.update(reading).set({ core: 0, median: -1 }).where(eq(reading.studyId, id));
+    await refreshStale();
+    const [made] = await db.select().from(reading).where(eq(reading.studyId, id));
+    expect(made.core).toBe(CORE_VERSION);
+    expect(made.median).toBeGreaterThan(0);
+  });
+
+  it('lifts a document of before the squint when it is read', async () => {
+    const { id, document } = await newStudy();
+    const { squint: _, ...older } = document.values;
+    const db = await database();
+    await db
+      .update(study)
+      .set({ document: { ...document, values: older } as typeof document })
+      .where(eq(study.id, id));
+    expect((await getStudy(id)).document).toEqual(document);
   });
 
   it('is renamed, deleted and brought back', async () => {

@@ -1,4 +1,5 @@
 import { closePool, warmPool } from '@/workers/server/pool';
+import { refreshStale } from '../readings/refresh';
 import { closeDatabase, database } from './client';
 
 /**
@@ -12,8 +13,10 @@ export async function openForServing(): Promise<void> {
     console.error(error instanceof Error ? error.message : error);
     process.exit(1);
   }
-  // Nobody waits for it, and a first picture that finds it cold is only slower.
-  void warmPool().catch((error) => console.error(error));
+  // Nobody waits for either: a first picture that finds the workers cold is only slower.
+  void warmPool()
+    .then(refreshStale)
+    .catch((error) => console.error(error));
   for (const signal of ['SIGTERM', 'SIGINT'] as const)
     process.once(signal, async () => {
       await closeDatabase().catch((error) => console.error(error));

@@ -31,19 +31,24 @@ export interface Seeding {
 export async function seedDemo({ onStep, signal }: Seeding = {}): Promise<number> {
   const story = await readStory();
   const seeding: Promise<void>[] = [];
-  for (const [done, entry] of story.entries()) {
-    await seeding.at(-2);
-    signal?.throwIfAborted();
-    onStep?.(done, story.length, entry.about.title ?? entry.picture);
-    // The next picture is read while this one is being stored; no sooner, so that they hang in order.
-    await new Promise<void>((resolve, reject) => {
-      const study = seedStudy(entry, resolve);
-      seeding.push(study);
-      study.then(resolve, reject);
-    });
+  try {
+    for (const [done, entry] of story.entries()) {
+      await seeding.at(-2);
+      signal?.throwIfAborted();
+      onStep?.(done, story.length, entry.about.title ?? entry.picture);
+      // The next picture is read while this one is being stored; no sooner, so that they hang in order.
+      await new Promise<void>((resolve, reject) => {
+        const study = seedStudy(entry, resolve);
+        seeding.push(study);
+        study.then(resolve, reject);
+      });
+    }
+    await Promise.all(seeding);
+    return story.length;
+  } finally {
+    // Whatever was begun is brought to its end, also when it is stopped between two.
+    await Promise.allSettled(seeding);
   }
-  await Promise.all(seeding);
-  return story.length;
 }
 
 async function seedStudy(entry: StoryStudy, onKeeping: () => void): Promise<void> {

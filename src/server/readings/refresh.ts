@@ -1,4 +1,4 @@
-import { eq } from 'drizzle-orm';
+import { and, eq, isNull, ne, or } from 'drizzle-orm';
 import { CORE_VERSION } from '@/core/index';
 import { runReading } from '@/workers/server/pool';
 import { studyDocumentSchema } from '@/contracts/study';
@@ -13,6 +13,17 @@ const queued = queueByName();
 /** Makes the stored reading of a study anew if its document, or the core, has moved on since. */
 export function refreshReading(studyId: string): Promise<void> {
   return queued(studyId, () => refreshNow(studyId));
+}
+
+/** Makes every stored reading anew that an older core has made. One after another, for nobody waits for it. */
+export async function refreshStale(): Promise<void> {
+  const db = await database();
+  const stale = await db
+    .select({ id: study.id })
+    .from(study)
+    .leftJoin(reading, eq(reading.studyId, study.id))
+    .where(and(isNull(study.deletedAt), or(isNull(reading.core), ne(reading.core, CORE_VERSION))));
+  for (const { id } of stale) await refreshReading(id);
 }
 
 async function refreshNow(studyId: string): Promise<void> {
