@@ -1,52 +1,46 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { Picture } from '@/core/picture/picture';
 import { showFault } from '@/ui/notices';
+import { latest } from './latest';
 import { drawn, usePicture, type PictureRoom } from './picture-room';
 
+type Make<T> = (desk: PictureRoom['desk']) => Promise<T>;
+
 /**
- * A picture that the worker makes, drawn on a canvas; null while `key` is null or until it is
- * there. Made anew when the key or the developed picture changes.
+ * What the worker makes of the developed picture; the last of it until the next is there, null
+ * before the first. Made anew when the key or the developed picture changes, one at a time: a slider
+ * that outruns the worker gets only its newest place.
  */
-export function useDrawn(
-  key: string | null,
-  make: (desk: PictureRoom['desk']) => Promise<Picture>,
-): HTMLCanvasElement | null {
+function useMade<T, R>(key: string | null, make: Make<T>, finish: (made: T) => R): R | null {
   const { desk, generation } = usePicture();
-  const [made, setMade] = useState<{ key: string; canvas: HTMLCanvasElement } | null>(null);
+  const [made, setMade] = useState<R | null>(null);
+  const maker = useMemo(
+    () =>
+      latest(
+        (asked: { make: Make<T>; finish: (made: T) => R }) => asked.make(desk),
+        (result, asked) => setMade(asked.finish(result)),
+        showFault,
+      ),
+    [desk],
+  );
   useEffect(() => {
-    if (key === null || generation === 0) return;
-    let overtaken = false;
-    make(desk).then((picture) => {
-      if (!overtaken) setMade({ key, canvas: drawn(picture) });
-    }, showFault);
-    return () => {
-      overtaken = true;
-    };
-    // `make` is described by its key: the same key makes the same picture.
+    if (key !== null && generation > 0) maker.ask({ make, finish });
+    // `make` is described by its key: the same key makes the same.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key, desk, generation]);
-  return key === null ? null : (made?.canvas ?? null);
+  }, [key, maker, generation]);
+  return key === null ? null : made;
 }
 
-/** Something that the worker measures of the developed picture, measured anew as with `useDrawn`. */
-export function useMeasured<T>(
-  key: string,
-  measure: (desk: PictureRoom['desk']) => Promise<T>,
-): T | null {
-  const { desk, generation } = usePicture();
-  const [measured, setMeasured] = useState<T | null>(null);
-  useEffect(() => {
-    if (generation === 0) return;
-    let overtaken = false;
-    measure(desk).then((result) => {
-      if (!overtaken) setMeasured(result);
-    }, showFault);
-    return () => {
-      overtaken = true;
-    };
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- as above
-  }, [key, desk, generation]);
-  return measured;
+/** A picture that the worker makes, drawn on a canvas; null while `key` is null or until it is there. */
+export function useDrawn(key: string | null, make: Make<Picture>): HTMLCanvasElement | null {
+  return useMade(key, make, drawn);
 }
+
+/** Something that the worker measures of the developed picture. */
+export function useMeasured<T>(key: string, measure: Make<T>): T | null {
+  return useMade(key, measure, asItIs);
+}
+
+const asItIs = <T>(made: T) => made;
