@@ -1,7 +1,16 @@
 // `npm run demo`: from a fresh clone to a running Bold Prism with its demo.
 import { existsSync, renameSync, rmSync } from 'node:fs';
 import path from 'node:path';
-import { answering, build, install, requireNode, root, runNode, serve } from './lib.mjs';
+import {
+  answering,
+  build,
+  install,
+  portIsFree,
+  requireNode,
+  root,
+  runNode,
+  serve,
+} from './lib.mjs';
 
 requireNode();
 const port = Number(process.env.PORT ?? 4400);
@@ -23,6 +32,13 @@ if (!process.env.DATABASE_URL && !existsSync(data)) {
   renameSync(aside, data);
 }
 
+// Asked before the server is started: whoever has the port already would answer in its place.
+if (!(await portIsFree(port))) {
+  console.error(
+    `Something already listens on 127.0.0.1:${port}. If it is Bold Prism, it is ready there; else choose another port: PORT=4401 npm run demo`,
+  );
+  process.exit(1);
+}
 const child = serve({ port, data, stdio: ['ignore', 'ignore', 'inherit'] });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal));
 child.on('exit', (code) => process.exit(code ?? 0));

@@ -2,6 +2,7 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
 import path from 'node:path';
 
 export const root = path.resolve(
@@ -106,6 +107,15 @@ export function serve({ port, data, stdio = 'inherit', env = {} }) {
     cwd: root,
     stdio,
     env: { ...process.env, ...QUIET, NEXT_MANUAL_SIG_HANDLE: 'true', PRISM_DATA: data, ...env },
+  });
+}
+
+/** Whether nobody listens on a port of 127.0.0.1. */
+export function portIsFree(port) {
+  return new Promise((resolve) => {
+    const server = createServer();
+    server.once('error', () => resolve(false));
+    server.listen(port, '127.0.0.1', () => server.close(() => resolve(true)));
   });
 }
 
