@@ -111,7 +111,7 @@ export const enamelTile: DemoPicture = drawn({
   maker: 'Wren Hallaby',
   kind: 'own work',
   source: 'Repeat for the endpapers of the Talloch picture book',
-  idea: 'Cobalt and cream hold the wall, brick and ochre answer; fifteen colours that were meant to be six.',
+  idea: 'Cream and two blues hold the wall, brick and ochre answer; fifteen colours that were meant to be six.',
   width: ACROSS * SIDE,
   height: DOWN * SIDE,
   known: {

@@ -119,7 +119,7 @@ export const conductor = drawn({
   maker: 'Ilse Quarrand',
   kind: 'master work',
   source: 'Plate 9 of the Talloch picture book, oil on canvas',
-  idea: 'Nothing is bright but a neckerchief of one per cent; skin, cloth and wall are greys that lean warm and cool by turns.',
+  idea: 'Nothing is bright but a neckerchief of half a per cent; skin, cloth and wall are greys that lean warm and cool by turns.',
   width: 1200,
   height: 1320,
   known: {

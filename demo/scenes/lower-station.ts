@@ -42,7 +42,7 @@ export const lowerStation = drawn({
   maker: 'Orla Venn-Tarrick',
   kind: 'master work',
   source: 'Plate 3 of the Talloch picture book, oil on panel',
-  idea: 'Blue holds nearly everything; orange lamplight, a few per cent of it, holds all that is vivid.',
+  idea: 'Blue holds nearly everything; lamplight and one red cabin, a few per cent of it, hold all that is strong.',
   width: 1600,
   height: 1200,
   known: {
