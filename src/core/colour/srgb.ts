@@ -27,13 +27,13 @@ export const LINEAR_OF_BYTE: Float64Array = Float64Array.from({ length: 256 }, (
   toLinear(byte / 255),
 );
 
-const ENCODE_STEPS = 16384;
+export const ENCODE_STEPS = 16384;
 
 /**
  * Linear light in 1/16384 steps to an 8-bit channel, for loops over pixels: within half a byte of
  * the exact transfer everywhere but the lowest seven steps, where it is within one.
  */
-const BYTE_OF_LINEAR: Uint8Array = Uint8Array.from({ length: ENCODE_STEPS + 1 }, (_, step) =>
+export const BYTE_OF_LINEAR: Uint8Array = Uint8Array.from({ length: ENCODE_STEPS + 1 }, (_, step) =>
   Math.round(toEncoded(step / ENCODE_STEPS) * 255),
 );
 

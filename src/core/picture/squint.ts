@@ -1,4 +1,4 @@
-import { byteOfLinear, LINEAR_OF_BYTE } from '../colour/srgb';
+import { BYTE_OF_LINEAR, ENCODE_STEPS, LINEAR_OF_BYTE } from '../colour/srgb';
 import { quickValueOfLuminance } from '../colour/value';
 import { BLUE_PART, byLuminance, GREEN_PART, RED_PART } from './luminance';
 import { OPAQUE, type Picture } from './picture';
@@ -10,21 +10,31 @@ export const PLAIN_SQUINT = 0.008;
 
 /** Cells of the small picture that a radius spans: enough for a quadrant's variance to mean something. */
 const CELLS_A_RADIUS = 4;
+/** Pixels a side of the blocks that cells are made of. */
+const BLOCK = 2;
+/** Below this many pixels of radius a cell is one block, from there on at least two a side. */
+const SMALL_RADIUS = 3;
 /** Variance of value (Munsell steps squared) below which quadrants count as equally steady. */
 const STEADY = 0.0025;
 /** How far a pixel's own value may lie from a cell's and still take its colour, in Munsell steps. */
 const REACH = 0.9;
 
-/** A picture of linear light on a coarse grid, with the value of each cell; `seen` 0 where nothing is opaque. */
+/** Values in hundredths of a Munsell step: fine enough to tell likeness by, and quick. */
+const HUNDREDTHS = byLuminance(Uint16Array, (Y) => Math.round(quickValueOfLuminance(Y) * 100));
+
+/** Marks a transparent pixel. */
+const NOTHING = 0xffff;
+
+/** A picture of linear light on a coarse grid; `seen` 0 where nothing is opaque. */
 interface Grid {
   width: number;
   height: number;
   /** Pixels a cell's side. */
   cell: number;
   rgb: Float32Array;
-  value: Float32Array;
-  seen: Uint8Array;
+  seen: Float32Array;
 }
+type ValuedGrid = Grid & { value: Float32Array };
 
 /**
  * The picture as through half-closed eyes: shapes merge, edges between different values stay.
@@ -38,39 +48,85 @@ interface Grid {
  * J. Kopf et al., "Joint bilateral upsampling", SIGGRAPH 2007.
  */
 export function squint(picture: Picture, radius: number): Picture {
-  if (!(radius >= 0 && radius <= MOST_SQUINT))
-    throw new RangeError(`a squint of ${radius}; 0 to ${MOST_SQUINT} of the diagonal can be made`);
-  const pixels = radius * Math.hypot(picture.width, picture.height);
-  if (pixels < 1) return picture;
-  const cell = Math.max(2, Math.round(pixels / CELLS_A_RADIUS));
-  const coarse = coarsen(picture, cell);
-  return layBack(picture, steadied(coarse, Math.max(1, Math.round(pixels / cell))));
+  return squinter(picture)(radius);
 }
 
-function coarsen({ width, height, data }: Picture, cell: number): Grid {
-  const across = Math.ceil(width / cell);
-  const down = Math.ceil(height / cell);
+/** `squint` of one picture at one radius after another: what does not hang on the radius is made once. */
+export function squinter(picture: Picture): (radius: number) => Picture {
+  const diagonal = Math.hypot(picture.width, picture.height);
+  let prepared: { values: Uint16Array; blocks: Grid } | null = null;
+  return (radius) => {
+    if (!(radius >= 0 && radius <= MOST_SQUINT))
+      throw new RangeError(
+        `a squint of ${radius}; 0 to ${MOST_SQUINT} of the diagonal can be made`,
+      );
+    const pixels = radius * diagonal;
+    if (pixels < 1) return picture;
+    prepared ??= { values: valuesOfPixels(picture), blocks: blocksOf(picture) };
+    // Small cells cost much; the picture's own edges are laid back anyway.
+    const least = pixels < SMALL_RADIUS ? 1 : 2;
+    const side = Math.max(least, Math.round(pixels / CELLS_A_RADIUS / BLOCK));
+    const coarse = coarsen(prepared.blocks, side);
+    const reach = Math.max(1, Math.round(pixels / coarse.cell));
+    return layBack(picture, prepared.values, steadied(coarse, reach));
+  };
+}
+
+/** The value of each pixel in hundredths of a Munsell step; `NOTHING` where it is transparent. */
+function valuesOfPixels({ data }: Picture): Uint16Array {
+  const values = new Uint16Array(data.length / 4);
+  for (let i = 0, p = 0; p < values.length; i += 4, p++)
+    values[p] =
+      data[i + 3] < OPAQUE
+        ? NOTHING
+        : HUNDREDTHS[
+            (RED_PART[data[i]] + GREEN_PART[data[i + 1]] + BLUE_PART[data[i + 2]] + 0.5) | 0
+          ];
+  return values;
+}
+
+/** The picture in blocks of two pixels a side: the sum of their light, and how many were seen. */
+function blocksOf({ width, height, data }: Picture): Grid {
+  const across = Math.ceil(width / BLOCK);
+  const down = Math.ceil(height / BLOCK);
   const rgb = new Float32Array(across * down * 3);
-  const counts = new Float32Array(across * down);
-  for (let y = 0; y < height; y++) {
-    const row = ((y / cell) | 0) * across;
-    for (let x = 0; x < width; x++) {
-      const i = (y * width + x) * 4;
+  const seen = new Float32Array(across * down);
+  for (let y = 0, i = 0; y < height; y++) {
+    const row = ((y / BLOCK) | 0) * across;
+    for (let x = 0; x < width; x++, i += 4) {
       if (data[i + 3] < OPAQUE) continue;
-      const c = row + ((x / cell) | 0);
+      const c = row + ((x / BLOCK) | 0);
       rgb[c * 3] += LINEAR_OF_BYTE[data[i]];
       rgb[c * 3 + 1] += LINEAR_OF_BYTE[data[i + 1]];
       rgb[c * 3 + 2] += LINEAR_OF_BYTE[data[i + 2]];
-      counts[c]++;
+      seen[c]++;
     }
   }
-  const seen = new Uint8Array(across * down);
-  for (let c = 0; c < counts.length; c++) {
-    if (counts[c] === 0) continue;
-    seen[c] = 1;
-    for (let k = 0; k < 3; k++) rgb[c * 3 + k] /= counts[c];
+  return { width: across, height: down, cell: BLOCK, rgb, seen };
+}
+
+/** Cells of `side` blocks a side, as means. */
+function coarsen(blocks: Grid, side: number): ValuedGrid {
+  const width = Math.ceil(blocks.width / side);
+  const height = Math.ceil(blocks.height / side);
+  const rgb = new Float32Array(width * height * 3);
+  const seen = new Float32Array(width * height);
+  for (let y = 0, b = 0; y < blocks.height; y++) {
+    const row = ((y / side) | 0) * width;
+    for (let x = 0; x < blocks.width; x++, b++) {
+      const c = row + ((x / side) | 0);
+      rgb[c * 3] += blocks.rgb[b * 3];
+      rgb[c * 3 + 1] += blocks.rgb[b * 3 + 1];
+      rgb[c * 3 + 2] += blocks.rgb[b * 3 + 2];
+      seen[c] += blocks.seen[b];
+    }
   }
-  return { width: across, height: down, cell, rgb, seen, value: valuesOf(rgb) };
+  for (let c = 0; c < seen.length; c++) {
+    if (seen[c] === 0) continue;
+    for (let k = 0; k < 3; k++) rgb[c * 3 + k] /= seen[c];
+    seen[c] = 1;
+  }
+  return { width, height, cell: blocks.cell * side, rgb, seen, value: valuesOf(rgb) };
 }
 
 function valuesOf(rgb: Float32Array): Float32Array {
@@ -87,7 +143,7 @@ function valuesOf(rgb: Float32Array): Float32Array {
 /** Running sums of cells, value, value squared and light, so that a box of any size costs the same. */
 const SUMS = 6;
 
-function summed({ width, height, rgb, value, seen }: Grid): Float64Array {
+function summed({ width, height, rgb, value, seen }: ValuedGrid): Float64Array {
   const sums = new Float64Array((width + 1) * (height + 1) * SUMS);
   const row = new Float64Array(SUMS);
   for (let y = 0; y < height; y++) {
@@ -111,113 +167,132 @@ function summed({ width, height, rgb, value, seen }: Grid): Float64Array {
   return sums;
 }
 
-/** Every cell as the mean of its quadrants, the steadiest weighing most. */
-function steadied(grid: Grid, reach: number): Grid {
-  const { width, height, seen } = grid;
+/**
+ * What each square of `reach` + 1 cells a side says: four floats, its weight by steadiness and its
+ * mean light times that weight. Squares by their upper left corner, from `reach` cells outside the
+ * grid on; the part outside counts for nothing. Each serves the four cells in its corners.
+ */
+function squares(grid: ValuedGrid, reach: number): Float64Array {
+  const { width, height } = grid;
   const sums = summed(grid);
-  const rgb = new Float32Array(grid.rgb.length);
-  for (let y = 0; y < height; y++) {
-    const top = Math.max(0, y - reach);
-    const bottom = Math.min(height, y + reach + 1);
-    for (let x = 0; x < width; x++) {
-      const c = y * width + x;
-      if (!seen[c]) continue;
-      const left = Math.max(0, x - reach);
+  const across = width + reach;
+  const out = new Float64Array(across * (height + reach) * 4);
+  for (let y = -reach, o = 0; y < height; y++) {
+    const top = Math.max(0, y) * (width + 1);
+    const bottom = Math.min(height, y + reach + 1) * (width + 1);
+    for (let x = -reach; x < width; x++, o += 4) {
+      const left = Math.max(0, x);
       const right = Math.min(width, x + reach + 1);
-      let weights = 0;
-      let r = 0;
-      let g = 0;
-      let b = 0;
-      for (let quadrant = 0; quadrant < 4; quadrant++) {
-        const x0 = quadrant & 1 ? x : left;
-        const x1 = quadrant & 1 ? right : x + 1;
-        const y0 = quadrant & 2 ? y : top;
-        const y1 = quadrant & 2 ? bottom : y + 1;
-        const a = (y0 * (width + 1) + x0) * SUMS;
-        const d = (y1 * (width + 1) + x1) * SUMS;
-        const e = (y0 * (width + 1) + x1) * SUMS;
-        const f = (y1 * (width + 1) + x0) * SUMS;
-        const n = sums[d] - sums[e] - sums[f] + sums[a];
-        if (n <= 0) continue;
-        const mean = (sums[d + 1] - sums[e + 1] - sums[f + 1] + sums[a + 1]) / n;
-        const square = (sums[d + 2] - sums[e + 2] - sums[f + 2] + sums[a + 2]) / n;
-        // To the fourth power: how sharply the steadiest quadrants are preferred.
-        const steadiness = 1 / (STEADY + Math.max(0, square - mean * mean)) ** 2;
-        const weight = steadiness * steadiness;
-        weights += weight;
-        r += (weight * (sums[d + 3] - sums[e + 3] - sums[f + 3] + sums[a + 3])) / n;
-        g += (weight * (sums[d + 4] - sums[e + 4] - sums[f + 4] + sums[a + 4])) / n;
-        b += (weight * (sums[d + 5] - sums[e + 5] - sums[f + 5] + sums[a + 5])) / n;
-      }
-      rgb[c * 3] = r / weights;
-      rgb[c * 3 + 1] = g / weights;
-      rgb[c * 3 + 2] = b / weights;
+      const a = (top + left) * SUMS;
+      const e = (top + right) * SUMS;
+      const f = (bottom + left) * SUMS;
+      const d = (bottom + right) * SUMS;
+      const n = sums[d] - sums[e] - sums[f] + sums[a];
+      if (n <= 0) continue;
+      const mean = (sums[d + 1] - sums[e + 1] - sums[f + 1] + sums[a + 1]) / n;
+      const square = (sums[d + 2] - sums[e + 2] - sums[f + 2] + sums[a + 2]) / n;
+      // To the fourth power: how sharply the steadiest are preferred.
+      const steadiness = 1 / (STEADY + Math.max(0, square - mean * mean)) ** 2;
+      const weight = steadiness * steadiness;
+      const part = weight / n;
+      out[o] = weight;
+      out[o + 1] = part * (sums[d + 3] - sums[e + 3] - sums[f + 3] + sums[a + 3]);
+      out[o + 2] = part * (sums[d + 4] - sums[e + 4] - sums[f + 4] + sums[a + 4]);
+      out[o + 3] = part * (sums[d + 5] - sums[e + 5] - sums[f + 5] + sums[a + 5]);
+    }
+  }
+  return out;
+}
+
+/** Every cell as the mean of its quadrants, the steadiest weighing most. */
+function steadied(grid: ValuedGrid, reach: number): ValuedGrid {
+  const { width, height, seen } = grid;
+  const from = squares(grid, reach);
+  const across = width + reach;
+  const rgb = new Float32Array(grid.rgb.length);
+  for (let y = 0, c = 0; y < height; y++) {
+    for (let x = 0; x < width; x++, c++) {
+      if (!seen[c]) continue;
+      const nw = (y * across + x) * 4;
+      const ne = nw + reach * 4;
+      const sw = nw + reach * across * 4;
+      const se = sw + reach * 4;
+      const all = 1 / (from[nw] + from[ne] + from[sw] + from[se]);
+      for (let k = 0; k < 3; k++)
+        rgb[c * 3 + k] =
+          (from[nw + k + 1] + from[ne + k + 1] + from[sw + k + 1] + from[se + k + 1]) * all;
     }
   }
   return { ...grid, rgb, value: valuesOf(rgb) };
 }
 
-/** Values in hundredths of a Munsell step: fine enough to tell likeness by, and quick. */
-const HUNDREDTHS = byLuminance(Uint16Array, (Y) => Math.round(quickValueOfLuminance(Y) * 100));
-
 /** So small a weight that it counts only where there is no other. */
 const LEAST = 1e-4;
 /** A pixel's likeness to a cell by the hundredths that their values are apart. */
-const LIKENESS = Float64Array.from(
+const LIKENESS = Float32Array.from(
   { length: 1001 },
   (_, hundredths) => Math.exp(-((hundredths / 100 / REACH) ** 2)) + LEAST,
 );
 
+/** Along one side, between which two cells each pixel lies and how far on: `first` + `share`. */
+function between(pixels: number, cells: number, cell: number) {
+  const first = new Int32Array(pixels);
+  const share = new Float32Array(pixels);
+  for (let p = 0; p < pixels; p++) {
+    const at = Math.min(cells - 1, Math.max(0, (p + 0.5) / cell - 0.5));
+    first[p] = Math.min(Math.max(0, cells - 2), Math.floor(at));
+    share[p] = at - first[p];
+  }
+  return { first, share };
+}
+
 /**
  * Each pixel as a mean of the four cells around it, those weighing most whose value is most like its
- * own. Unrolled over the corners: this loop is what a squint costs.
+ * own. By the four cells, then by the pixels between them, and unrolled: this loop is what a squint costs.
  */
-function layBack({ width, height, data }: Picture, grid: Grid): Picture {
+function layBack({ width, height }: Picture, values: Uint16Array, grid: ValuedGrid): Picture {
   const { width: across, height: down, cell, rgb, value, seen } = grid;
-  const out = new Uint8ClampedArray(data.length);
-  const values = Int16Array.from(value, (one) => Math.round(one * 100));
+  const out = new Uint8ClampedArray(width * height * 4);
+  // No clamping is needed: means of light stay within it.
+  const bytes = new Uint8Array(out.buffer);
+  const columns = between(width, across, cell);
+  const rows = between(height, down, cell);
   const beside = across > 1 ? 1 : 0;
   const below = down > 1 ? across : 0;
-  const column = new Int32Array(width);
-  const share = new Float32Array(width);
-  for (let x = 0; x < width; x++) {
-    const gx = Math.min(across - 1, Math.max(0, (x + 0.5) / cell - 0.5));
-    column[x] = Math.min(Math.max(0, across - 2), Math.floor(gx));
-    share[x] = gx - column[x];
-  }
-  for (let y = 0; y < height; y++) {
-    const gy = Math.min(down - 1, Math.max(0, (y + 0.5) / cell - 0.5));
-    const y0 = Math.min(Math.max(0, down - 2), Math.floor(gy));
-    const fy = gy - y0;
-    const row = y0 * across;
-    for (let x = 0, i = y * width * 4; x < width; x++, i += 4) {
-      if (data[i + 3] < OPAQUE) continue;
-      const own =
-        HUNDREDTHS[
-          (RED_PART[data[i]] + GREEN_PART[data[i + 1]] + BLUE_PART[data[i + 2]] + 0.5) | 0
-        ];
-      const fx = share[x];
-      const a = row + column[x];
+  for (let top = 0, bottom = 0; top < height; top = bottom) {
+    while (bottom < height && rows.first[bottom] === rows.first[top]) bottom++;
+    for (let left = 0, right = 0; left < width; left = right) {
+      while (right < width && columns.first[right] === columns.first[left]) right++;
+      const a = rows.first[top] * across + columns.first[left];
       const b = a + beside;
       const c = a + below;
       const d = c + beside;
-      const wa = seen[a] * ((1 - fx) * (1 - fy) + LEAST) * LIKENESS[Math.abs(values[a] - own)];
-      const wb = seen[b] * (fx * (1 - fy) + LEAST) * LIKENESS[Math.abs(values[b] - own)];
-      const wc = seen[c] * ((1 - fx) * fy + LEAST) * LIKENESS[Math.abs(values[c] - own)];
-      const wd = seen[d] * (fx * fy + LEAST) * LIKENESS[Math.abs(values[d] - own)];
-      const all = 1 / (wa + wb + wc + wd);
-      const a3 = a * 3;
-      const b3 = b * 3;
-      const c3 = c * 3;
-      const d3 = d * 3;
-      out[i] = byteOfLinear((wa * rgb[a3] + wb * rgb[b3] + wc * rgb[c3] + wd * rgb[d3]) * all);
-      out[i + 1] = byteOfLinear(
-        (wa * rgb[a3 + 1] + wb * rgb[b3 + 1] + wc * rgb[c3 + 1] + wd * rgb[d3 + 1]) * all,
-      );
-      out[i + 2] = byteOfLinear(
-        (wa * rgb[a3 + 2] + wb * rgb[b3 + 2] + wc * rgb[c3 + 2] + wd * rgb[d3 + 2]) * all,
-      );
-      out[i + 3] = 255;
+      const [sa, sb, sc, sd] = [seen[a], seen[b], seen[c], seen[d]];
+      const va = Math.round(value[a] * 100);
+      const vb = Math.round(value[b] * 100);
+      const vc = Math.round(value[c] * 100);
+      const vd = Math.round(value[d] * 100);
+      const [ra, rb, rc, rd] = [rgb[a * 3], rgb[b * 3], rgb[c * 3], rgb[d * 3]];
+      const [ga, gb, gc, gd] = [rgb[a * 3 + 1], rgb[b * 3 + 1], rgb[c * 3 + 1], rgb[d * 3 + 1]];
+      const [ba, bb, bc, bd] = [rgb[a * 3 + 2], rgb[b * 3 + 2], rgb[c * 3 + 2], rgb[d * 3 + 2]];
+      for (let y = top; y < bottom; y++) {
+        const fy = rows.share[y];
+        const upper = 1 - fy;
+        for (let x = left, i = (y * width + left) * 4; x < right; x++, i += 4) {
+          const own = values[y * width + x];
+          if (own === NOTHING) continue;
+          const fx = columns.share[x];
+          const wa = sa * ((1 - fx) * upper + LEAST) * LIKENESS[Math.abs(va - own)];
+          const wb = sb * (fx * upper + LEAST) * LIKENESS[Math.abs(vb - own)];
+          const wc = sc * ((1 - fx) * fy + LEAST) * LIKENESS[Math.abs(vc - own)];
+          const wd = sd * (fx * fy + LEAST) * LIKENESS[Math.abs(vd - own)];
+          const all = ENCODE_STEPS / (wa + wb + wc + wd);
+          bytes[i] = BYTE_OF_LINEAR[((wa * ra + wb * rb + wc * rc + wd * rd) * all + 0.5) | 0];
+          bytes[i + 1] = BYTE_OF_LINEAR[((wa * ga + wb * gb + wc * gc + wd * gd) * all + 0.5) | 0];
+          bytes[i + 2] = BYTE_OF_LINEAR[((wa * ba + wb * bb + wc * bc + wd * bd) * all + 0.5) | 0];
+          bytes[i + 3] = 255;
+        }
+      }
     }
   }
   return { width, height, data: out };
