@@ -5,14 +5,15 @@ import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { writeOklab } from '../src/core/colour/oklab';
 import { LINEAR_OF_BYTE } from '../src/core/colour/srgb';
-import { readValues, zoneEdges, zonePicture } from '../src/core/measure/values';
+import { readValueStudy } from '../src/core/measure/value-study';
+import { zoneEdges, zoneGreys } from '../src/core/measure/zones';
 import { extractPalette } from '../src/core/palette/extract';
 import { swatchMap } from '../src/core/palette/swatch-map';
 import { develop } from '../src/core/picture/develop';
 import type { Picture } from '../src/core/picture/picture';
 import { probe } from '../src/core/picture/probe';
-import { MOST_SQUINT, PLAIN_SQUINT, squint } from '../src/core/picture/squint';
-import { greyPicture, valueCounts, valueMap } from '../src/core/picture/value-map';
+import { MOST_SQUINT, PLAIN_SQUINT, squint, squinter } from '../src/core/picture/squint';
+import { greyPicture, sightOf } from '../src/core/picture/value-map';
 import { encodeWorking, makeWorkingCopy } from '../src/server/pictures/read-picture';
 import { dropToPalette } from './drop';
 import { fastest, table, type Row } from './timing';
@@ -57,22 +58,25 @@ const jpeg = await photograph();
 const { working } = await makeWorkingCopy(jpeg);
 const conversion = await fastest(RUNS, () => convert(working));
 const colours = extractPalette(working, 8).swatches.map((swatch) => swatch.colour);
+const again = squinter(working);
 const cast = { L: 0.8, a: 0.01, b: 0.03 };
 
 const operations: [string, () => unknown][] = [
   ['plain sRGB → OKLab conversion', () => convert(working)],
   ['squint, the plain one', () => squint(working, PLAIN_SQUINT)],
+  ['squint, the plain one, once the slider has moved', () => again(PLAIN_SQUINT)],
   ['squint, the most', () => squint(working, MOST_SQUINT)],
+  ['squint, the most, once the slider has moved', () => again(MOST_SQUINT)],
   [
     'values: whole reading, squint included',
-    () => readValues(working, { zones: 4, breaks: 'natural', squint: PLAIN_SQUINT }),
+    () => readValueStudy(working, { zones: 'carried', breaks: 'natural', squint: PLAIN_SQUINT }),
   ],
   ['values: greys drawn', () => greyPicture(working)],
   [
     'values: zones drawn',
     () => {
-      const map = valueMap(working);
-      zonePicture(working, map, zoneEdges(valueCounts(map), 4, 'natural'));
+      const sight = sightOf(working);
+      zoneGreys(sight, zoneEdges(sight.counts, { zones: 4, breaks: 'natural' }));
     },
   ],
   ['palette: 8 colours', () => extractPalette(working, 8)],

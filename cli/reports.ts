@@ -1,10 +1,10 @@
 import { hexFromOklab } from '../src/core/colour/hex';
 import { familyOf } from '../src/core/colour/wheel';
-import { oklchFromOklab } from '../src/core/colour/oklab';
+import { oklchFromOklab, type Oklab } from '../src/core/colour/oklab';
 import { paletteNames } from '../src/core/colour/name';
 import { valueOfOklab } from '../src/core/colour/value';
 import { CORE_VERSION } from '../src/core/index';
-import { readValues } from '../src/core/measure/values';
+import { readValueStudy } from '../src/core/measure/value-study';
 import { PLAIN_SQUINT } from '../src/core/picture/squint';
 import { extractPalette } from '../src/core/palette/extract';
 import {
@@ -21,15 +21,44 @@ import { makeWorkingCopy } from '../src/server/pictures/read-picture';
  */
 export async function measureReport(bytes: Uint8Array, zones?: number): Promise<MeasureReport> {
   const { working, type, width, height } = await makeWorkingCopy(bytes);
+  const study = readValueStudy(working, {
+    zones: zones ?? 'carried',
+    breaks: 'natural',
+    squint: PLAIN_SQUINT,
+  });
+  const { values, lightAndShadow, brightness, merging, edges, focus, balance } = study;
   return measureReportSchema.parse({
     core: CORE_VERSION,
     picture: { type, width, height, workingWidth: working.width, workingHeight: working.height },
-    values: readValues(working, {
-      zones: zones ?? 'carried',
-      breaks: 'natural',
-      squint: PLAIN_SQUINT,
-    }),
+    values: {
+      ...values,
+      zones: values.zones.map(({ colour, ...zone }) => ({
+        ...zone,
+        hex: colour && hexFromOklab(colour),
+      })),
+    },
+    lightAndShadow: {
+      threshold: lightAndShadow.threshold,
+      light: lightAndShadow.light && withHex(lightAndShadow.light),
+      shadow: lightAndShadow.shadow && withHex(lightAndShadow.shadow),
+    },
+    brightness: { parted: brightness.parted, causes: brightness.causes.map(withHex) },
+    merging: merging.map(({ place, steps, colour, one, other }) => ({
+      ...place,
+      steps,
+      colour,
+      one: { ...withHex(one), ...one.place },
+      other: { ...withHex(other), ...other.place },
+    })),
+    edges,
+    focus: focus.places.map((place) => ({ ...place, meets: place.meets.map(hexFromOklab) })),
+    quiet: focus.quiet,
+    balance: { ...balance.centre, left: balance.left, upper: balance.upper },
   });
+}
+
+function withHex<T extends { colour: Oklab }>({ colour, ...rest }: T) {
+  return { ...rest, hex: hexFromOklab(colour) };
 }
 
 /** The palette that the Desk would extract, from dark to light. Throws as `measureReport` does. */

@@ -2,6 +2,17 @@ import { z } from 'zod';
 
 const value = z.number().min(0).max(10);
 const share = z.number().min(0).max(1);
+const chroma = z.number().min(0);
+const hex = z.string().regex(/^#[0-9a-f]{6}$/);
+const place = { x: share, y: share };
+const numberOf = z.number().int().min(0);
+/** A sum of shares may be a rounding above 1. */
+const wholeShare = z
+  .number()
+  .min(0)
+  .max(1 + 1e-9);
+
+const zoneSchema = z.object({ from: value, to: value, share, mean: value });
 
 export const valueReadingSchema = z.object({
   median: value,
@@ -10,16 +21,28 @@ export const valueReadingSchema = z.object({
   key: z.enum(['low', 'middle', 'high']),
   range: z.enum(['short', 'medium', 'full']),
   carriedBy: z.number().int().min(1).max(9),
-  curve: z.array(
-    z
-      .number()
-      .min(0)
-      .max(1 + 1e-9),
-  ),
-  zones: z.array(z.object({ from: value, to: value, share, mean: value })),
+  curve: z.array(wholeShare),
+  zones: z.array(zoneSchema),
 });
 
-/** What `prism measure` prints. Values are Munsell 0–10, shares 0–1, sizes pixels. */
+const sideSchema = z
+  .object({
+    share,
+    hex,
+    value,
+    temperature: z.number().min(-3).max(3),
+    chroma,
+    meanChroma: chroma,
+  })
+  .nullable();
+
+const massSchema = z.object({ hex, share, value, ...place });
+
+/**
+ * What `prism measure` prints. Values are Munsell, 0–10; shares 0–1; chroma OKLCH; temperature −3
+ * (cool) to 3 (warm); x and y fractions of the picture from its upper left; sizes pixels. See
+ * docs/measure-report.md for each entry.
+ */
 export const measureReportSchema = z.object({
   core: z.number().int(),
   picture: z.object({
@@ -29,7 +52,29 @@ export const measureReportSchema = z.object({
     workingWidth: z.number().int(),
     workingHeight: z.number().int(),
   }),
-  values: valueReadingSchema,
+  values: valueReadingSchema.extend({
+    zones: z.array(zoneSchema.extend({ hex: hex.nullable(), masses: numberOf, largest: share })),
+  }),
+  lightAndShadow: z.object({ threshold: value, light: sideSchema, shadow: sideSchema }),
+  brightness: z.object({
+    parted: wholeShare,
+    causes: z.array(z.object({ family: z.string(), share, hex, value, byBrightness: value })),
+  }),
+  merging: z.array(
+    z.object({ ...place, steps: value, colour: chroma, one: massSchema, other: massSchema }),
+  ),
+  edges: z.object({ found: wholeShare, soft: wholeShare, lost: wholeShare }),
+  focus: z.array(
+    z.object({
+      ...place,
+      reason: z.enum(['value', 'hue', 'chroma']),
+      strength: share,
+      radius: share,
+      meets: z.tuple([hex, hex]),
+    }),
+  ),
+  quiet: z.array(z.object({ ...place, share })),
+  balance: z.object({ ...place, left: wholeShare, upper: wholeShare }),
 });
 export type MeasureReport = z.infer<typeof measureReportSchema>;
 
@@ -37,14 +82,14 @@ export type MeasureReport = z.infer<typeof measureReportSchema>;
 export const paletteReportSchema = z.object({
   swatches: z.array(
     z.object({
-      hex: z.string(),
+      hex,
       share,
       name: z.string(),
       family: z.string(),
       value,
-      chroma: z.number().min(0),
+      chroma,
       oklab: z.tuple([z.number(), z.number(), z.number()]),
-      place: z.object({ x: share, y: share }).nullable(),
+      place: z.object(place).nullable(),
     }),
   ),
   meanDifference: z.number().min(0),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { BREAKS, FEWEST_ZONES, MOST_ZONES } from '@/core/measure/zones';
 import { MOST_SQUINT, PLAIN_SQUINT } from '@/core/picture/squint';
 import { areaSchema, oklabSchema } from './colour';
 
@@ -50,6 +51,22 @@ export const traySwatchSchema = z.object({
 });
 export type TraySwatch = z.infer<typeof traySwatchSchema>;
 
+export const MOST_CORRECTIONS = 200;
+export const MOST_POINTS = 400;
+
+/** A hand's correction of what is light and what is shadow; places and radius are of the original. */
+export const correctionSchema = z.object({
+  id: z.string().min(1).max(40),
+  side: z.enum(['light', 'shadow']),
+  tool: z.enum(['brush', 'lasso']),
+  radius: z.number().min(0).max(0.5),
+  points: z
+    .array(z.object({ x: z.number(), y: z.number() }))
+    .min(1)
+    .max(MOST_POINTS),
+});
+export type StoredCorrection = z.infer<typeof correctionSchema>;
+
 /**
  * A study as a document: all that the person decided about a picture. Readings are not in it, they
  * follow from it. What is added later has a default, so that reading an old document lifts it;
@@ -65,12 +82,25 @@ export const studyDocumentSchema = z.object({
   aims: z.array(z.string().trim().min(1).max(120)).max(MOST_AIMS),
   framing: framingSchema,
   neutral: neutralPointSchema.nullable(),
-  values: z.object({
-    zones: z.number().int().min(2).max(9),
-    breaks: z.enum(['even', 'natural']),
-    /** The squint that zones are read through, a share of the diagonal. */
-    squint: z.number().min(0).max(MOST_SQUINT).default(PLAIN_SQUINT),
-  }),
+  values: z
+    .object({
+      zones: z.number().int().min(FEWEST_ZONES).max(MOST_ZONES),
+      breaks: z.enum(BREAKS),
+      /** What parts zones by hand: Munsell values, from dark to light. */
+      thresholds: z
+        .array(z.number().min(0).max(10))
+        .max(MOST_ZONES - 1)
+        .default([]),
+      /** The squint that zones are read through, a share of the diagonal. */
+      squint: z.number().min(0).max(MOST_SQUINT).default(PLAIN_SQUINT),
+    })
+    .refine(({ breaks, thresholds }) => breaks !== 'hand' || thresholds.length > 0, {
+      message: 'zones by hand need a threshold',
+    }),
+  /** Corrections of the split into light and shadow, the later over the earlier. */
+  lightAndShadow: z
+    .object({ corrections: z.array(correctionSchema).max(MOST_CORRECTIONS) })
+    .default({ corrections: [] }),
   palette: z.object({
     count: z.number().int().min(2).max(16),
     swatches: z.array(traySwatchSchema).max(MOST_TRAY),
@@ -90,7 +120,8 @@ export function newDocument(title: string): StudyDocument {
     aims: [],
     framing: { angle: 0, crop: null },
     neutral: null,
-    values: { zones: 4, breaks: 'natural', squint: PLAIN_SQUINT },
+    values: { zones: 4, breaks: 'natural', thresholds: [], squint: PLAIN_SQUINT },
+    lightAndShadow: { corrections: [] },
     palette: { count: 8, swatches: [] },
   };
 }

@@ -9,6 +9,8 @@ interface Props<T extends string> {
   onChange: (value: T) => void;
   /** Whether the label is seen or only read out. */
   showLabel?: boolean;
+  /** Takes all the width there is. */
+  fill?: boolean;
 }
 
 /** One of a few, side by side; the chosen one is filled. */
@@ -18,6 +20,7 @@ export function Choice<T extends string>({
   options,
   onChange,
   showLabel = true,
+  fill = false,
 }: Props<T>) {
   return (
     <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1">
@@ -27,13 +30,13 @@ export function Choice<T extends string>({
         aria-label={label}
         value={value}
         onValueChange={(next) => next && onChange(next as T)}
-        className="flex border border-ink"
+        className={`flex border border-ink ${fill ? 'w-full' : ''}`}
       >
         {options.map((option) => (
           <ToggleGroup.Item
             key={option.value}
             value={option.value}
-            className="min-h-10 min-w-10 px-2.5 text-[15px] not-first:border-l not-first:border-ink hover:bg-faint data-[state=on]:bg-ink data-[state=on]:font-semibold data-[state=on]:text-sheet"
+            className="min-h-10 min-w-10 grow px-2 text-[15px] not-first:border-l not-first:border-ink hover:bg-faint data-[state=on]:bg-ink data-[state=on]:font-semibold data-[state=on]:text-sheet"
           >
             {option.title}
           </ToggleGroup.Item>

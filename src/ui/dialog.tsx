@@ -11,17 +11,18 @@ interface Props {
   title: string;
   /** One sentence under the title. */
   about?: string;
+  wide?: boolean;
   children: ReactNode;
 }
 
-export function Dialog({ open, onClose, title, about, children }: Props) {
+export function Dialog({ open, onClose, title, about, wide, children }: Props) {
   return (
     <Radix.Root open={open} onOpenChange={(next) => !next && onClose()}>
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-40 bg-black/45" />
         <Radix.Content
           aria-describedby={about ? undefined : ''}
-          className="fixed top-1/2 left-1/2 z-50 max-h-[90vh] w-[min(34rem,calc(100vw-2rem))] -translate-x-1/2 -translate-y-1/2 overflow-y-auto border border-ink bg-sheet p-6"
+          className={`fixed top-1/2 left-1/2 z-50 max-h-[90vh] ${wide ? 'w-[min(60rem,calc(100vw-2rem))]' : 'w-[min(34rem,calc(100vw-2rem))]'} -translate-x-1/2 -translate-y-1/2 overflow-y-auto border border-ink bg-sheet p-6`}
         >
           <div className="mb-4 flex items-start justify-between gap-4">
             <div>

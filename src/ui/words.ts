@@ -11,6 +11,19 @@ export function valueWords(value: number, scale: ValueScale): string {
   return onScale(value, scale).toFixed(1);
 }
 
+/** One step of the person's scale, in Munsell steps. */
+export function stepOf(scale: ValueScale): number {
+  return 10 / (scale.steps - 1);
+}
+
+/** A difference of value (Munsell steps) in steps of the person's scale: "0.4 of a step", "1.4 steps". */
+export function stepWords(difference: number, scale: ValueScale): string {
+  const steps = Math.abs(difference) / stepOf(scale);
+  if (steps < 0.05) return 'no step';
+  if (steps >= 0.95 && steps < 1.05) return 'one step';
+  return steps < 1 ? `${steps.toFixed(1)} of a step` : `${steps.toFixed(1)} steps`;
+}
+
 const NUMBERS = [
   'no',
   'one',

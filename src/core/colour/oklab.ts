@@ -30,11 +30,20 @@ export function writeOklab(
   out[at + 2] = 0.0259040371 * l + 0.7827717662 * m - 0.808675766 * s;
 }
 
+/** Linear sRGB to OKLab. */
+export function oklabFromLinear({ r, g, b }: Rgb): Oklab {
+  const out = new Float64Array(3);
+  writeOklab(r, g, b, out, 0);
+  return { L: out[0], a: out[1], b: out[2] };
+}
+
 /** Encoded sRGB (0–1) to OKLab. */
 export function oklabFromRgb(colour: Rgb): Oklab {
-  const out = new Float64Array(3);
-  writeOklab(toLinear(colour.r), toLinear(colour.g), toLinear(colour.b), out, 0);
-  return { L: out[0], a: out[1], b: out[2] };
+  return oklabFromLinear({
+    r: toLinear(colour.r),
+    g: toLinear(colour.g),
+    b: toLinear(colour.b),
+  });
 }
 
 /** OKLab to linear sRGB; channels fall outside 0–1 where the colour is out of gamut. */

@@ -1,37 +1,16 @@
 import type { Picture } from '../picture/picture';
-import {
-  greyOfValue,
-  NO_VALUE,
-  VALUE_BINS,
-  valueCounts,
-  valueMap,
-  valueOfBin,
-} from '../picture/value-map';
 import { squint } from '../picture/squint';
-import { evenEdges, explainedBy, naturalEdges } from './thresholds';
+import { sightOf } from '../picture/value-map';
+import { explainedBy } from './thresholds';
+import { FEWEST_ZONES, MOST_ZONES, zoneEdges, zonesOf, type Zone, type ZoneCut } from './zones';
 
-export type Breaks = 'even' | 'natural';
 export type Key = 'low' | 'middle' | 'high';
 export type ValueRange = 'short' | 'medium' | 'full';
 
-export const FEWEST_ZONES = 2;
-export const MOST_ZONES = 9;
-
-/** One zone of value; all values Munsell, 0–10. */
-export interface Zone {
-  from: number;
-  to: number;
-  /** Share of the picture, 0–1. */
-  share: number;
-  /** Mean value of what lies in it; the middle of the zone when nothing does. */
-  mean: number;
-}
-
 /** What a value reading is made with. */
-export interface ValueSettings {
+export interface ValueSettings extends Omit<ZoneCut, 'zones'> {
   /** How many zones, 2–9; or as many as carry the picture. */
   zones: number | 'carried';
-  breaks: Breaks;
   /** The squint that zones are read through, a share of the diagonal (0–0.05). */
   squint: number;
 }
@@ -86,54 +65,22 @@ export function quantile(counts: ArrayLike<number>, q: number): number {
   return 10;
 }
 
-/** Bin edges between `count` zones (2–9). Throws a RangeError outside that. */
-export function zoneEdges(counts: ArrayLike<number>, count: number, breaks: Breaks): number[] {
-  if (!Number.isInteger(count) || count < FEWEST_ZONES || count > MOST_ZONES)
-    throw new RangeError(`${count} zones; ${FEWEST_ZONES} to ${MOST_ZONES} can be read`);
-  return breaks === 'even' ? evenEdges(VALUE_BINS, count) : naturalEdges(counts, count);
-}
-
-export function zonesOf(counts: ArrayLike<number>, edges: readonly number[]): Zone[] {
-  const total = sum(counts);
-  const bounds = [0, ...edges, counts.length];
-  return bounds.slice(1).map((end, i) => {
-    const start = bounds[i];
-    let inside = 0;
-    let weighted = 0;
-    for (let bin = start; bin < end; bin++) {
-      inside += counts[bin];
-      weighted += counts[bin] * valueOfBin(bin);
-    }
-    const from = (start / counts.length) * 10;
-    const to = (end / counts.length) * 10;
-    return {
-      from,
-      to,
-      share: total ? inside / total : 0,
-      mean: inside ? weighted / inside : (from + to) / 2,
-    };
-  });
-}
-
 /**
  * The value reading of a picture. Throws a RangeError when the picture has no opaque pixel, the
  * number of zones is not 2–9 or the squint not 0–0.05.
  */
 export function readValues(picture: Picture, settings: ValueSettings): ValueReading {
+  const plain = sightOf(picture);
   const squinted = squint(picture, settings.squint);
-  const counts = valueCounts(valueMap(picture));
-  return readCounts(
-    counts,
-    squinted === picture ? counts : valueCounts(valueMap(squinted)),
-    settings,
-  );
+  const through = squinted === picture ? plain : sightOf(squinted);
+  return readCounts(plain.counts, through.counts, settings);
 }
 
 /** `readValues` from the histograms (`VALUE_BINS` bins) of a picture as it is and squinted at. */
 export function readCounts(
   counts: ArrayLike<number>,
   squinted: ArrayLike<number>,
-  { zones, breaks }: Pick<ValueSettings, 'zones' | 'breaks'>,
+  settings: Omit<ValueSettings, 'squint'>,
 ): ValueReading {
   if (sum(counts) === 0) throw new RangeError('nothing to read: every pixel is transparent');
   const median = quantile(counts, 0.5);
@@ -141,7 +88,7 @@ export function readCounts(
   const p95 = quantile(counts, 0.95);
   const curve = explainedBy(squinted, MOST_ZONES);
   const carried = carriedBy(curve);
-  const count = zones === 'carried' ? Math.max(FEWEST_ZONES, carried) : zones;
+  const zones = settings.zones === 'carried' ? Math.max(FEWEST_ZONES, carried) : settings.zones;
   return {
     median,
     p5,
@@ -150,30 +97,8 @@ export function readCounts(
     range: rangeOf(p5, p95),
     carriedBy: carried,
     curve,
-    zones: zonesOf(squinted, zoneEdges(squinted, count, breaks)),
+    zones: zonesOf(squinted, zoneEdges(squinted, { ...settings, zones })),
   };
-}
-
-/** The zone number of each bin: `VALUE_BINS` entries. */
-export function zoneOfBin(edges: readonly number[]): Uint8Array {
-  return Uint8Array.from(
-    { length: VALUE_BINS },
-    (_, bin) => edges.filter((edge) => bin >= edge).length,
-  );
-}
-
-/** The picture with every zone flat in the grey of its mean value; `map` is its value map. */
-export function zonePicture(picture: Picture, map: Uint8Array, edges: readonly number[]): Picture {
-  const greys = zonesOf(valueCounts(map), edges).map((zone) => greyOfValue(zone.mean));
-  const zones = zoneOfBin(edges);
-  const data = new Uint8ClampedArray(picture.data.length);
-  for (let p = 0; p < map.length; p++) {
-    if (map[p] === NO_VALUE) continue;
-    const i = p * 4;
-    data[i] = data[i + 1] = data[i + 2] = greys[zones[map[p]]];
-    data[i + 3] = 255;
-  }
-  return { width: picture.width, height: picture.height, data };
 }
 
 function sum(counts: ArrayLike<number>): number {

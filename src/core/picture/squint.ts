@@ -1,5 +1,6 @@
-import { BYTE_OF_LINEAR, ENCODE_STEPS, LINEAR_OF_BYTE } from '../colour/srgb';
+import { BYTE_OF_LINEAR, ENCODE_STEPS, luminance } from '../colour/srgb';
 import { quickValueOfLuminance } from '../colour/value';
+import { BLOCK, blocksOf, coarsen, type Blocks } from './blocks';
 import { BLUE_PART, byLuminance, GREEN_PART, RED_PART } from './luminance';
 import { OPAQUE, type Picture } from './picture';
 
@@ -10,8 +11,6 @@ export const PLAIN_SQUINT = 0.008;
 
 /** Cells of the small picture that a radius spans: enough for a quadrant's variance to mean something. */
 const CELLS_A_RADIUS = 4;
-/** Pixels a side of the blocks that cells are made of. */
-const BLOCK = 2;
 /** Below this many pixels of radius a cell is one block, from there on at least two a side. */
 const SMALL_RADIUS = 3;
 /** Variance of value (Munsell steps squared) below which quadrants count as equally steady. */
@@ -25,16 +24,8 @@ const HUNDREDTHS = byLuminance(Uint16Array, (Y) => Math.round(quickValueOfLumina
 /** Marks a transparent pixel. */
 const NOTHING = 0xffff;
 
-/** A picture of linear light on a coarse grid; `seen` 0 where nothing is opaque. */
-interface Grid {
-  width: number;
-  height: number;
-  /** Pixels a cell's side. */
-  cell: number;
-  rgb: Float32Array;
-  seen: Float32Array;
-}
-type ValuedGrid = Grid & { value: Float32Array };
+/** Blocks with the Munsell value of each. */
+type Grid = Blocks & { value: Float32Array };
 
 /**
  * The picture as through half-closed eyes: shapes merge, edges between different values stay.
@@ -52,9 +43,12 @@ export function squint(picture: Picture, radius: number): Picture {
 }
 
 /** `squint` of one picture at one radius after another: what does not hang on the radius is made once. */
-export function squinter(picture: Picture): (radius: number) => Picture {
+export function squinter(
+  picture: Picture,
+  blocks: () => Blocks = () => blocksOf(picture),
+): (radius: number) => Picture {
   const diagonal = Math.hypot(picture.width, picture.height);
-  let prepared: { values: Uint16Array; blocks: Grid } | null = null;
+  let prepared: { values: Uint16Array; blocks: Blocks } | null = null;
   return (radius) => {
     if (!(radius >= 0 && radius <= MOST_SQUINT))
       throw new RangeError(
@@ -62,12 +56,13 @@ export function squinter(picture: Picture): (radius: number) => Picture {
       );
     const pixels = radius * diagonal;
     if (pixels < 1) return picture;
-    prepared ??= { values: valuesOfPixels(picture), blocks: blocksOf(picture) };
+    prepared ??= { values: valuesOfPixels(picture), blocks: blocks() };
     // Small cells cost much; the picture's own edges are laid back anyway.
     const least = pixels < SMALL_RADIUS ? 1 : 2;
     const side = Math.max(least, Math.round(pixels / CELLS_A_RADIUS / BLOCK));
-    const coarse = coarsen(prepared.blocks, side);
-    const reach = Math.max(1, Math.round(pixels / coarse.cell));
+    const cells = coarsen(prepared.blocks, side);
+    const coarse = { ...cells, value: valuesOf(cells.rgb) };
+    const reach = Math.max(1, Math.round(pixels / coarse.side));
     return layBack(picture, prepared.values, steadied(coarse, reach));
   };
 }
@@ -85,65 +80,17 @@ function valuesOfPixels({ data }: Picture): Uint16Array {
   return values;
 }
 
-/** The picture in blocks of two pixels a side: the sum of their light, and how many were seen. */
-function blocksOf({ width, height, data }: Picture): Grid {
-  const across = Math.ceil(width / BLOCK);
-  const down = Math.ceil(height / BLOCK);
-  const rgb = new Float32Array(across * down * 3);
-  const seen = new Float32Array(across * down);
-  for (let y = 0, i = 0; y < height; y++) {
-    const row = ((y / BLOCK) | 0) * across;
-    for (let x = 0; x < width; x++, i += 4) {
-      if (data[i + 3] < OPAQUE) continue;
-      const c = row + ((x / BLOCK) | 0);
-      rgb[c * 3] += LINEAR_OF_BYTE[data[i]];
-      rgb[c * 3 + 1] += LINEAR_OF_BYTE[data[i + 1]];
-      rgb[c * 3 + 2] += LINEAR_OF_BYTE[data[i + 2]];
-      seen[c]++;
-    }
-  }
-  return { width: across, height: down, cell: BLOCK, rgb, seen };
-}
-
-/** Cells of `side` blocks a side, as means. */
-function coarsen(blocks: Grid, side: number): ValuedGrid {
-  const width = Math.ceil(blocks.width / side);
-  const height = Math.ceil(blocks.height / side);
-  const rgb = new Float32Array(width * height * 3);
-  const seen = new Float32Array(width * height);
-  for (let y = 0, b = 0; y < blocks.height; y++) {
-    const row = ((y / side) | 0) * width;
-    for (let x = 0; x < blocks.width; x++, b++) {
-      const c = row + ((x / side) | 0);
-      rgb[c * 3] += blocks.rgb[b * 3];
-      rgb[c * 3 + 1] += blocks.rgb[b * 3 + 1];
-      rgb[c * 3 + 2] += blocks.rgb[b * 3 + 2];
-      seen[c] += blocks.seen[b];
-    }
-  }
-  for (let c = 0; c < seen.length; c++) {
-    if (seen[c] === 0) continue;
-    for (let k = 0; k < 3; k++) rgb[c * 3 + k] /= seen[c];
-    seen[c] = 1;
-  }
-  return { width, height, cell: blocks.cell * side, rgb, seen, value: valuesOf(rgb) };
-}
-
 function valuesOf(rgb: Float32Array): Float32Array {
   const values = new Float32Array(rgb.length / 3);
   for (let c = 0; c < values.length; c++)
-    values[c] = quickValueOfLuminance(
-      0.2126390058715104 * rgb[c * 3] +
-        0.7151686787677559 * rgb[c * 3 + 1] +
-        0.07219231536073371 * rgb[c * 3 + 2],
-    );
+    values[c] = quickValueOfLuminance(luminance(rgb[c * 3], rgb[c * 3 + 1], rgb[c * 3 + 2]));
   return values;
 }
 
 /** Running sums of cells, value, value squared and light, so that a box of any size costs the same. */
 const SUMS = 6;
 
-function summed({ width, height, rgb, value, seen }: ValuedGrid): Float64Array {
+function summed({ width, height, rgb, value, seen }: Grid): Float64Array {
   const sums = new Float64Array((width + 1) * (height + 1) * SUMS);
   const row = new Float64Array(SUMS);
   for (let y = 0; y < height; y++) {
@@ -172,7 +119,7 @@ function summed({ width, height, rgb, value, seen }: ValuedGrid): Float64Array {
  * mean light times that weight. Squares by their upper left corner, from `reach` cells outside the
  * grid on; the part outside counts for nothing. Each serves the four cells in its corners.
  */
-function squares(grid: ValuedGrid, reach: number): Float64Array {
+function squares(grid: Grid, reach: number): Float64Array {
   const { width, height } = grid;
   const sums = summed(grid);
   const across = width + reach;
@@ -205,7 +152,7 @@ function squares(grid: ValuedGrid, reach: number): Float64Array {
 }
 
 /** Every cell as the mean of its quadrants, the steadiest weighing most. */
-function steadied(grid: ValuedGrid, reach: number): ValuedGrid {
+function steadied(grid: Grid, reach: number): Grid {
   const { width, height, seen } = grid;
   const from = squares(grid, reach);
   const across = width + reach;
@@ -250,13 +197,13 @@ function between(pixels: number, cells: number, cell: number) {
  * Each pixel as a mean of the four cells around it, those weighing most whose value is most like its
  * own. By the four cells, then by the pixels between them, and unrolled: this loop is what a squint costs.
  */
-function layBack({ width, height }: Picture, values: Uint16Array, grid: ValuedGrid): Picture {
-  const { width: across, height: down, cell, rgb, value, seen } = grid;
+function layBack({ width, height }: Picture, values: Uint16Array, grid: Grid): Picture {
+  const { width: across, height: down, side, rgb, value, seen } = grid;
   const out = new Uint8ClampedArray(width * height * 4);
   // No clamping is needed: means of light stay within it.
   const bytes = new Uint8Array(out.buffer);
-  const columns = between(width, across, cell);
-  const rows = between(height, down, cell);
+  const columns = between(width, across, side);
+  const rows = between(height, down, side);
   const beside = across > 1 ? 1 : 0;
   const below = down > 1 ? across : 0;
   for (let top = 0, bottom = 0; top < height; top = bottom) {

@@ -33,6 +33,28 @@ export function valueMap({ data }: Picture): Uint8Array {
   return map;
 }
 
+/** A picture with the value bins of its pixels and how many fall into each. */
+export interface Sight {
+  picture: Picture;
+  map: Uint8Array;
+  counts: Float64Array;
+}
+
+export function sightOf(picture: Picture): Sight {
+  const map = valueMap(picture);
+  return { picture, map, counts: valueCounts(map) };
+}
+
+/** The bin edge at a Munsell value, at least one bin from either end. */
+export function edgeOfValue(value: number): number {
+  return Math.min(VALUE_BINS - 1, Math.max(1, Math.round((value / 10) * VALUE_BINS)));
+}
+
+/** How many pixels are not transparent. */
+export function seenIn({ counts }: Pick<Sight, 'counts'>): number {
+  return counts.reduce((sum, count) => sum + count, 0);
+}
+
 /** How many pixels fall into each value bin; transparent ones into none. */
 export function valueCounts(map: Uint8Array): Float64Array {
   const counts = new Float64Array(256);

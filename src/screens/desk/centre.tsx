@@ -8,67 +8,57 @@ import { usePictureFacts } from './facts';
 import { usePicture } from './picture-room';
 import { CropFrame } from './stage/crop-frame';
 import { Stage } from './stage/stage';
+import { useFocalMarks } from './steps/values/use-focal-marks';
+import { TwoGreys } from './steps/values/two-greys';
+import { useCorrecting } from './use-correcting';
 import { useDrawn } from './use-drawn';
+import { useLens, useVeil } from './use-lens';
 
-/** The stage with what the step lays over it, or the crop's frame. */
+/** The stage with what the step lays over it, the crop's frame, or two greys side by side. */
 export function Centre({ onPick }: { onPick: (place: Point) => void }) {
   const tool = useDesk((state) => state.tool);
-  return tool === 'crop' ? <Cropping /> : <Looking onPick={onPick} />;
+  const twoGreys = useDesk(({ view }) => view.step === 'values' && view.topic === 'brightness');
+  if (tool === 'crop') return <Cropping />;
+  return twoGreys ? <TwoGreys /> : <Looking onPick={onPick} />;
 }
 
 function Looking({ onPick }: { onPick: (place: Point) => void }) {
   const store = useDeskStore();
   const room = usePicture();
   const { settings } = useSettings();
-  const step = useDesk((state) => state.view.step);
-  const lens = useDesk((state) => state.view.lens);
-  const at = useDesk((state) => state.view.at);
+  const { step, topic, at, pair } = useDesk((state) => state.view);
+  const tool = useDesk((state) => state.tool);
+  const brush = useDesk((state) => state.brush);
   const selected = useDesk((state) => state.selected);
   const held = useDesk((state) => state.originalHeld);
   const focus = useDesk((state) => state.hovered ?? state.pinned);
-  const values = useDocument((document) => document.values);
   const framing = useDocument((document) => document.framing);
   const swatches = useDocument((document) => document.palette.swatches);
-
-  const zonesKey = `${values.zones} ${values.breaks} ${values.squint}`;
-  const lensKeys = {
-    picture: null,
-    squint: `squint ${values.squint}`,
-    greys: 'greys',
-    zones: `zones ${zonesKey}`,
-  };
-  const lensCanvas = useDrawn(step === 'values' ? lensKeys[lens] : null, (desk) => {
-    if (lens === 'greys') return desk.greys();
-    return lens === 'squint' ? desk.squint(values.squint) : desk.zones(values);
-  });
+  const { lens, lines } = useLens();
+  const veil = useVeil(focus);
+  const correct = useCorrecting();
+  const places = useFocalMarks();
   const original = useDrawn(held ? JSON.stringify(framing) : null, (desk) =>
     desk.uncorrected(framing),
   );
 
-  const colours = swatches.map((swatch) => swatch.colour);
-  const index =
-    focus?.kind === 'swatch'
-      ? swatches.findIndex(({ id }) => id === focus.id)
-      : (focus?.index ?? -1);
-  const veilKey =
-    focus === null || index < 0
-      ? null
-      : focus.kind === 'zone'
-        ? `zone ${index} ${zonesKey}`
-        : `swatch ${index} ${JSON.stringify(colours)}`;
-  const veil = useDrawn(veilKey, (desk) =>
-    desk.veil(
-      focus?.kind === 'zone' ? { kind: 'zone', index } : { kind: 'swatch', index, colours },
-      values,
-    ),
-  );
-
-  const marks = swatches.flatMap(({ id, area }) =>
+  const marks: Parameters<typeof Stage>[0]['marks'][number][] = swatches.flatMap(({ id, area }) =>
     step === 'palette' && area && (id === selected || (focus?.kind === 'swatch' && focus.id === id))
       ? [{ id, ...room.framedArea(area), strong: id === selected }]
       : [],
   );
   if (at) marks.push({ id: 'at', ...room.framedArea(at), strong: true });
+  if (step === 'values' && topic === 'parting')
+    pair.forEach((place, i) =>
+      marks.push({
+        id: `pair ${i}`,
+        ...room.framedArea({ ...place, radius: 0 }),
+        radius: settings.pickRadius,
+        strong: true,
+        label: i === 0 ? 'A' : 'B',
+      }),
+    );
+  marks.push(...places);
 
   const takeNeutral = async (place: Point) => {
     try {
@@ -90,18 +80,32 @@ function Looking({ onPick }: { onPick: (place: Point) => void }) {
 
   return (
     <Stage
-      lens={lensCanvas}
+      lens={lens}
       original={original}
       veil={veil}
+      spot={focus?.kind === 'place' ? focus : null}
+      lines={lines}
       marks={marks}
-      radius={settings.pickRadius}
+      radius={tool === 'brush' ? brush.radius : settings.pickRadius}
+      onStroke={correct}
+      loops={tool === 'lasso'}
       onTap={(place) => {
-        const { tool } = store.getState();
         if (tool === 'neutral') void takeNeutral(place);
+        else if (tool === 'brush') correct?.([place]);
         else if (step === 'palette') onPick(place);
+        else if (step === 'values' && topic === 'parting')
+          store.getState().look({ pair: withPlace(pair, room.originalArea(place, 0)) });
       }}
     />
   );
+}
+
+/** A new pair of places: the first, then the second, then the one nearer to it moves. */
+function withPlace(pair: readonly Point[], { x, y }: Point): Point[] {
+  const place = { x, y };
+  if (pair.length < 2) return [...pair, place];
+  const away = pair.map((one) => Math.hypot(one.x - x, one.y - y));
+  return away[0] < away[1] ? [place, pair[1]] : [pair[0], place];
 }
 
 function Cropping() {

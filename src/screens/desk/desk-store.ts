@@ -2,18 +2,32 @@
 
 import { createContext, useContext } from 'react';
 import { createStore, useStore, type StoreApi } from 'zustand';
+import type { Side } from '@/core/measure/light-and-shadow';
 import type { StudyDocument } from '@/contracts/study';
 import { documentState, type DocumentState } from '@/ui/sync/document-store';
 import type { View } from './view';
 
-export type Tool = 'look' | 'pick' | 'neutral' | 'crop';
+export type Tool = 'look' | 'pick' | 'neutral' | 'crop' | 'brush' | 'lasso';
 export interface Point {
   x: number;
   y: number;
 }
 
 /** The part of the picture that a sentence, bar or swatch speaks of. */
-export type Focus = { kind: 'zone'; index: number } | { kind: 'swatch'; id: string };
+export type Focus =
+  | { kind: 'zone'; index: number }
+  | { kind: 'swatch'; id: string }
+  | { kind: 'side'; side: Side }
+  | { kind: 'misled'; family: string }
+  | { kind: 'masses'; which: readonly number[] }
+  /** In fractions of the framed picture, the radius a share of its diagonal. */
+  | { kind: 'place'; x: number; y: number; radius: number };
+
+/** What the brush and the lasso give what they cover to, and half the brush's width as a share of the diagonal. */
+export interface Brush {
+  side: Side;
+  radius: number;
+}
 
 export interface DeskState extends DocumentState<StudyDocument> {
   view: View;
@@ -24,11 +38,24 @@ export interface DeskState extends DocumentState<StudyDocument> {
   pinned: Focus | null;
   selected: string | null;
   originalHeld: boolean;
+  brush: Brush;
+  /** Whether a hand is on a slider that the picture follows: it is drawn at half the size till it lets go. */
+  sliding: boolean;
 
   look: (part: Partial<View>) => void;
   set: (
     part: Partial<
-      Pick<DeskState, 'tool' | 'pointer' | 'hovered' | 'pinned' | 'selected' | 'originalHeld'>
+      Pick<
+        DeskState,
+        | 'tool'
+        | 'pointer'
+        | 'hovered'
+        | 'pinned'
+        | 'selected'
+        | 'originalHeld'
+        | 'brush'
+        | 'sliding'
+      >
     >,
   ) => void;
 }
@@ -46,6 +73,8 @@ export function createDeskStore(document: StudyDocument, view: View): DeskStore 
     pinned: null,
     selected: null,
     originalHeld: false,
+    brush: { side: 'shadow', radius: 0.02 },
+    sliding: false,
     look: (part) => set(({ view: was }) => ({ view: { ...was, ...part } })),
     set: (part) => set(part),
   }));
@@ -61,6 +90,11 @@ export function useDeskStore(): DeskStore {
 
 export function useDesk<T>(select: (state: DeskState) => T): T {
   return useStore(useDeskStore(), select);
+}
+
+/** Whether two findings speak of the same part. */
+export function sameFocus(one: Focus | null, other: Focus): boolean {
+  return JSON.stringify(one) === JSON.stringify(other);
 }
 
 export function useDocument<T>(select: (document: StudyDocument) => T): T {

@@ -20,8 +20,11 @@ export interface PictureRoom {
   generation: number;
   framing: Framing;
   failed: string | null;
-  /** Between the framed picture and the original: places, and radii as shares of each one's diagonal. */
-  originalArea: (place: Place, radius: number) => Area;
+  /**
+   * Between the framed picture and the original: places, and radii as shares of each one's diagonal.
+   * Places are held inside the original unless they may lie beyond it.
+   */
+  originalArea: (place: Place, radius: number, beyond?: boolean) => Area;
   framedArea: (area: Area) => Area;
   retry: () => void;
 }
@@ -110,9 +113,10 @@ export function PictureProvider({ study, children }: { study: Study; children: R
       generation: developed?.generation ?? 0,
       framing: shown,
       failed,
-      originalArea: (place, radius) => {
+      originalArea: (place, radius, beyond = false) => {
         const { x, y } = toOriginal(place, shown, aspect);
-        return { x: bounded(x), y: bounded(y), radius: (radius * shownDiagonal) / diagonal };
+        const held = beyond ? { x, y } : { x: bounded(x), y: bounded(y) };
+        return { ...held, radius: (radius * shownDiagonal) / diagonal };
       },
       framedArea: ({ radius, ...place }) => ({
         ...toFramed(place, shown, aspect),

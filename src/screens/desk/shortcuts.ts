@@ -24,10 +24,17 @@ const zoom = (factor: number) => (state: DeskState) =>
   state.look({ zoom: Math.min(MOST_ZOOM, Math.max(1, state.view.zoom * factor)) });
 const step = (to: DeskState['view']['step']) => (state: DeskState) => state.look({ step: to });
 const lens = (to: DeskState['view']['lens']) => (state: DeskState) =>
-  state.look({ step: 'values', lens: to });
+  state.look({ step: 'values', topic: 'zones', lens: to });
 const tool = (to: DeskState['tool']) => (state: DeskState) => {
   state.look({ step: 'look' });
   state.set({ tool: state.tool === to ? 'look' : to });
+};
+
+/** Takes up a tool that parts light from shadow, or puts it down. */
+const corrector = (to: 'brush' | 'lasso') => (state: DeskState) => {
+  const isUp = state.view.step === 'values' && state.view.topic === 'light';
+  if (!isUp) state.look({ step: 'values', topic: 'light', lens: 'sides' });
+  state.set({ tool: isUp && state.tool === to ? 'look' : to, pinned: null, hovered: null });
 };
 
 /** One letter for each step and tool. The sheet under ? is made from this list. */
@@ -40,6 +47,17 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: 'G', does: 'See the greys', matches: letter('g'), run: lens('greys') },
   { keys: 'Q', does: 'Squint', matches: letter('q'), run: lens('squint') },
   { keys: 'Z', does: 'See the zones', matches: letter('z'), run: lens('zones') },
+  { keys: 'B', does: 'Brush light or shadow', matches: letter('b'), run: corrector('brush') },
+  { keys: 'A', does: 'Loop light or shadow', matches: letter('a'), run: corrector('lasso') },
+  {
+    keys: 'X',
+    does: 'Light for shadow, shadow for light',
+    matches: letter('x'),
+    run: (state) =>
+      state.set({
+        brush: { ...state.brush, side: state.brush.side === 'light' ? 'shadow' : 'light' },
+      }),
+  },
   {
     keys: 'W',
     does: 'Wipe',

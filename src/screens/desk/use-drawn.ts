@@ -38,8 +38,8 @@ export function useDrawn(key: string | null, make: Make<Picture>): HTMLCanvasEle
   return useMade(key, make, drawn);
 }
 
-/** Something that the worker measures of the developed picture. */
-export function useMeasured<T>(key: string, measure: Make<T>): T | null {
+/** Something that the worker measures of the developed picture; null while `key` is. */
+export function useMeasured<T>(key: string | null, measure: Make<T>): T | null {
   return useMade(key, measure, asItIs);
 }
 

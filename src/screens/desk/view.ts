@@ -3,13 +3,38 @@ import { placeQuery } from '@/ui/place';
 /** How the Desk is being looked at: all of it is in the address bar, so that a reload comes back to it. */
 export const STEPS = ['look', 'values', 'palette'] as const;
 export type Step = (typeof STEPS)[number];
-export const LENSES = ['picture', 'squint', 'greys', 'zones'] as const;
+/** What the step Values is asked. */
+export const TOPICS = ['zones', 'light', 'parting', 'focus', 'brightness'] as const;
+export type Topic = (typeof TOPICS)[number];
+export const LENSES = [
+  'picture',
+  'squint',
+  'greys',
+  'zones',
+  'sides',
+  'merging',
+  'busy',
+  'edges',
+] as const;
 export type Lens = (typeof LENSES)[number];
+/** What can be laid over the picture under each topic; the first is how the topic opens. */
+export const LENSES_OF: Record<Topic, readonly Lens[]> = {
+  zones: ['greys', 'picture', 'squint', 'zones'],
+  light: ['sides', 'picture'],
+  parting: ['picture', 'greys', 'merging'],
+  focus: ['picture', 'edges', 'busy'],
+  brightness: ['picture'],
+};
+export const ZONE_LOOKS = ['greys', 'colours', 'outlines'] as const;
 
 export interface View {
   step: Step;
-  /** What is laid over the picture in the step Values. */
+  topic: Topic;
+  /** What is laid over the picture in the step Values: one of the topic's. */
   lens: Lens;
+  zoneLook: (typeof ZONE_LOOKS)[number];
+  /** Two places of the original that are held against each other. */
+  pair: readonly { x: number; y: number }[];
   /** Where the lens begins, as a fraction of the picture's width; null lays it over all. */
   wipe: number | null;
   /** 1 fits the picture into the stage. */
@@ -22,7 +47,10 @@ export interface View {
 
 export const FIRST_VIEW: View = {
   step: 'look',
+  topic: 'zones',
   lens: 'greys',
+  zoneLook: 'greys',
+  pair: [],
   wipe: null,
   zoom: 1,
   centre: { x: 0.5, y: 0.5 },
@@ -36,9 +64,13 @@ export function viewFrom(query: URLSearchParams): View {
   const zoom = number(query.get('zoom'), 1, MOST_ZOOM) ?? 1;
   const [x, y] = numbers(query.get('centre'), 2) ?? [0.5, 0.5];
   const at = numbers(query.get('at'), 3);
+  const topic = oneOf(TOPICS, query.get('topic')) ?? FIRST_VIEW.topic;
   return {
     step: oneOf(STEPS, query.get('step')) ?? FIRST_VIEW.step,
-    lens: oneOf(LENSES, query.get('lens')) ?? FIRST_VIEW.lens,
+    topic,
+    lens: oneOf(LENSES_OF[topic], query.get('lens')) ?? LENSES_OF[topic][0],
+    zoneLook: oneOf(ZONE_LOOKS, query.get('as')) ?? FIRST_VIEW.zoneLook,
+    pair: pairFrom(query.getAll('place')),
     wipe: number(query.get('wipe'), 0, 1),
     zoom,
     centre: zoom === 1 ? FIRST_VIEW.centre : { x, y },
@@ -50,14 +82,26 @@ export function viewFrom(query: URLSearchParams): View {
 export function queryOf(view: View): string {
   const query = new URLSearchParams();
   if (view.step !== FIRST_VIEW.step) query.set('step', view.step);
-  if (view.step === 'values' && view.lens !== FIRST_VIEW.lens) query.set('lens', view.lens);
-  if (view.step === 'values' && view.wipe !== null) query.set('wipe', short(view.wipe));
+  if (view.step === 'values') {
+    if (view.topic !== FIRST_VIEW.topic) query.set('topic', view.topic);
+    if (view.lens !== LENSES_OF[view.topic][0]) query.set('lens', view.lens);
+    if (view.zoneLook !== FIRST_VIEW.zoneLook) query.set('as', view.zoneLook);
+    for (const { x, y } of view.pair) query.append('place', `${short(x)},${short(y)}`);
+    if (view.wipe !== null) query.set('wipe', short(view.wipe));
+  }
   if (view.zoom !== 1) {
     query.set('zoom', short(view.zoom));
     query.set('centre', `${short(view.centre.x)},${short(view.centre.y)}`);
   }
   if (view.at) query.set('at', placeQuery(view.at));
   return query.toString().replaceAll('%2C', ',');
+}
+
+function pairFrom(places: readonly string[]): View['pair'] {
+  return places.slice(0, 2).flatMap((place) => {
+    const [x, y] = numbers(place, 2) ?? [];
+    return x === undefined || y === undefined ? [] : [{ x, y }];
+  });
 }
 
 function short(n: number): string {

@@ -1,13 +1,5 @@
 import { expose, transfer } from 'comlink';
 import type { Oklab } from '@/core/colour/oklab';
-import {
-  readCounts,
-  zoneEdges,
-  zoneOfBin,
-  zonePicture,
-  type ValueReading,
-  type ValueSettings,
-} from '@/core/measure/values';
 import { extractPalette, type Extraction } from '@/core/palette/extract';
 import { mapShares, NO_SWATCH, swatchMap } from '@/core/palette/swatch-map';
 import { develop, type Development } from '@/core/picture/develop';
@@ -15,13 +7,13 @@ import { framePicture } from '@/core/picture/frame';
 import type { Framing, Place } from '@/core/picture/framing';
 import { pictureOf, type Picture } from '@/core/picture/picture';
 import { probe, type Probe } from '@/core/picture/probe';
-import { squint } from '@/core/picture/squint';
-import { greyPicture, NO_VALUE, valueCounts, valueMap } from '@/core/picture/value-map';
+import { framedStrokes } from '@/core/picture/strokes';
 import { veil } from '@/core/picture/veil';
+import { hold, type Held } from './held';
+import { valueCalls, valueVeil, type ValuePart } from './value-calls';
 
 /** The part of a picture that stays while the rest steps back. */
-export type Part =
-  { kind: 'zone'; index: number } | { kind: 'swatch'; index: number; colours: Oklab[] };
+export type Part = ValuePart | { kind: 'swatch'; index: number; colours: Oklab[] };
 
 /**
  * The Desk's worker. It holds the working copy and what was developed from it; every call that
@@ -29,39 +21,11 @@ export type Part =
  * whatever has to stay here.
  */
 let working: Picture | null = null;
-let developed: Picture | null = null;
-let values: Values | null = null;
-let squinted: (Values & { radius: number; picture: Picture }) | null = null;
+let held: Held | null = null;
 
-function current(): Picture {
-  if (!developed) throw new Error('no picture loaded');
-  return developed;
-}
-
-/** Zones as a study has them: always a number. */
-export type ZoneSettings = ValueSettings & { zones: number };
-
-interface Values {
-  map: Uint8Array;
-  counts: Float64Array;
-}
-
-function valuesOf(picture: Picture): Values {
-  const map = valueMap(picture);
-  return { map, counts: valueCounts(map) };
-}
-
-function currentValues(): Values {
-  return (values ??= valuesOf(current()));
-}
-
-/** The developed picture as squinted at, with its values; the last squint is kept. */
-function squintedAt(radius: number): Values & { picture: Picture } {
-  if (squinted?.radius !== radius) {
-    const picture = squint(current(), radius);
-    squinted = { radius, picture, ...valuesOf(picture) };
-  }
-  return squinted;
+function current(): Held {
+  if (!held) throw new Error('no picture loaded');
+  return held;
 }
 
 function handOver(picture: Picture): Picture {
@@ -93,10 +57,12 @@ const desk = {
   /** Develops the working copy; all later calls measure what comes of it. */
   develop(development: Development): Picture {
     if (!working) throw new Error('no picture loaded');
-    developed = develop(working, development);
-    values = null;
-    squinted = null;
-    return handOver(copyOf(developed));
+    const original = working;
+    const picture = develop(original, development);
+    held = hold(picture, (strokes) =>
+      framedStrokes(strokes, development.framing, original, picture),
+    );
+    return handOver(copyOf(held.picture));
   },
 
   /** The picture in its framing with no correction. */
@@ -105,37 +71,21 @@ const desk = {
     return handOver(copyOf(framePicture(working, framing)));
   },
 
-  greys(): Picture {
-    return handOver(greyPicture(current()));
-  },
-
-  /** The picture as through half-closed eyes. */
-  squint(radius: number): Picture {
-    return handOver(copyOf(squintedAt(radius).picture));
-  },
-
-  readValues(settings: ZoneSettings): ValueReading & { counts: number[] } {
-    const { counts } = squintedAt(settings.squint);
-    const reading = readCounts(currentValues().counts, counts, settings);
-    return { ...reading, counts: Array.from(counts) };
-  },
-
-  zones({ zones, breaks, squint }: ZoneSettings): Picture {
-    const { picture, map, counts } = squintedAt(squint);
-    return handOver(zonePicture(picture, map, zoneEdges(counts, zones, breaks)));
-  },
+  ...valueCalls(current, handOver),
 
   extract(count: number, keep: Oklab[]): Extraction {
-    return extractPalette(current(), count, keep);
+    return extractPalette(current().picture, count, keep);
   },
 
   /** The share of the picture nearest to each colour. */
   shares(colours: Oklab[]): number[] {
-    return colours.length === 0 ? [] : mapShares(swatchMap(current(), colours), colours.length);
+    return colours.length === 0
+      ? []
+      : mapShares(swatchMap(current().picture, colours), colours.length);
   },
 
   probe(place: Place, radius: number): Probe | null {
-    return probe(current(), place, radius);
+    return probe(current().picture, place, radius);
   },
 
   /** A probe of the working copy as it came, for the neutral point. `place` in fractions of it. */
@@ -144,15 +94,13 @@ const desk = {
   },
 
   /** A veil that leaves one part of the developed picture clear. */
-  veil(part: Part, settings: ZoneSettings): Picture {
-    const { width, height } = current();
-    if (part.kind === 'zone') {
-      const { map, counts } = squintedAt(settings.squint);
-      const zoneOf = zoneOfBin(zoneEdges(counts, settings.zones, settings.breaks));
-      return handOver(veil(map, width, height, (bin) => zoneOf[bin] === part.index, NO_VALUE));
-    }
-    const map = swatchMap(current(), part.colours);
-    return handOver(veil(map, width, height, (index) => index === part.index, NO_SWATCH));
+  veil(part: Part): Picture {
+    if (part.kind !== 'swatch') return handOver(valueVeil(current(), part));
+    const { picture } = current();
+    const map = swatchMap(picture, part.colours);
+    return handOver(
+      veil(map, picture.width, picture.height, (index) => index === part.index, NO_SWATCH),
+    );
   },
 };
 

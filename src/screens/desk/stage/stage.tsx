@@ -1,10 +1,13 @@
 'use client';
 
 import { useGesture } from '@use-gesture/react';
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
-import { Circle, Group, Image, Layer, Stage as Konva } from 'react-konva';
+import { useEffect, useRef, useState } from 'react';
+import { Group, Image, Layer, Stage as Konva } from 'react-konva';
+import type { DrawnLine } from '@/workers/browser/value-calls';
 import { useDesk, useDeskStore, type Point } from '../desk-store';
 import { usePicture } from '../picture-room';
+import { hold, readingKeys } from './reading-keys';
+import { Drawing, EdgeLines, Ring, Spot } from './shapes';
 import { pannedBy, placeAt, viewportOf, zoomedAt } from './viewport';
 import { WipeHandle } from './wipe-handle';
 
@@ -15,17 +18,28 @@ interface Props {
   original: HTMLCanvasElement | null;
   /** Dims all but one part. */
   veil: HTMLCanvasElement | null;
-  /** Areas to mark, in fractions of the framed picture, radius a share of its diagonal. */
-  marks: readonly { id: string; x: number; y: number; radius: number; strong: boolean }[];
+  /** Leaves one round place clear and dims the rest. */
+  spot: Area | null;
+  lines: readonly DrawnLine[];
+  /** Areas to mark, each with a label if it has one. */
+  marks: readonly (Area & { id: string; strong: boolean; label?: string })[];
   /** The radius of the area under the pointer. */
   radius: number;
   onTap: (place: Point) => void;
+  /** What a hand drew with a brush or around something; without it, dragging moves the picture. */
+  onStroke: ((points: Point[]) => void) | null;
+  /** Whether what is drawn is closed to a loop. */
+  loops: boolean;
 }
 
-const STEP = 0.01;
+/** In fractions of the framed picture, the radius a share of its diagonal. */
+interface Area extends Point {
+  radius: number;
+}
 
 /** The picture on its surround: zoom, pan, what lies over it, and the place that is pointed at. */
-export function Stage({ lens, original, veil, marks, radius, onTap }: Props) {
+export function Stage(props: Props) {
+  const { lens, original, veil, spot, lines, marks, radius, onTap, onStroke, loops } = props;
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const store = useDeskStore();
@@ -33,6 +47,7 @@ export function Stage({ lens, original, veil, marks, radius, onTap }: Props) {
   const { zoom, centre, wipe } = useDesk((state) => state.view);
   const tool = useDesk((state) => state.tool);
   const pointer = useDesk((state) => state.pointer);
+  const [drawing, setDrawing] = useState<Point[]>([]);
   const picture = { width: canvas?.width ?? 1, height: canvas?.height ?? 1 };
   const viewport = viewportOf({ zoom, centre }, picture, size);
   const diagonal = Math.hypot(picture.width, picture.height);
@@ -57,8 +72,20 @@ export function Stage({ lens, original, veil, marks, radius, onTap }: Props) {
       onHover: ({ hovering }) => {
         if (!hovering) store.getState().set({ pointer: null });
       },
-      onDrag: ({ tap, xy, delta: [x, y], pinching, cancel }) => {
-        if (pinching) return cancel();
+      onDrag: ({ tap, first, last, xy, initial, delta: [x, y], pinching, cancel }) => {
+        if (pinching) {
+          setDrawing([]);
+          return cancel();
+        }
+        if (onStroke && !tap) {
+          const place = placeAt(onStage(xy), viewport, picture);
+          store.getState().set({ pointer: placeUnder(xy) });
+          const start = first ? [placeAt(onStage(initial), viewport, picture)] : drawing;
+          const points = [...start, place];
+          setDrawing(last ? [] : points);
+          if (last) onStroke(points);
+          return;
+        }
         if (!tap) return store.getState().look(pannedBy(looking(), { x, y }, picture, size));
         const place = placeUnder(xy);
         store.getState().set({ pointer: place });
@@ -85,25 +112,6 @@ export function Stage({ lens, original, veil, marks, radius, onTap }: Props) {
     },
   );
 
-  const onKeyDown = (event: KeyboardEvent) => {
-    const step = event.shiftKey ? STEP * 5 : STEP;
-    const moves: Record<string, [number, number]> = {
-      ArrowLeft: [-step, 0],
-      ArrowRight: [step, 0],
-      ArrowUp: [0, -step],
-      ArrowDown: [0, step],
-    };
-    const move = moves[event.key];
-    const at = store.getState().pointer ?? { x: 0.5, y: 0.5 };
-    if (move) {
-      event.preventDefault();
-      store.getState().set({ pointer: { x: hold(at.x + move[0]), y: hold(at.y + move[1]) } });
-    } else if (event.key === 'Enter' || event.key === ' ') {
-      event.preventDefault();
-      onTap(at);
-    }
-  };
-
   const from = wipe === null ? 0 : wipe * picture.width;
   return (
     <div
@@ -111,7 +119,7 @@ export function Stage({ lens, original, veil, marks, radius, onTap }: Props) {
       role="application"
       aria-label="The picture. Arrow keys move the place that is read; Enter takes it; plus and minus zoom."
       tabIndex={0}
-      onKeyDown={onKeyDown}
+      onKeyDown={readingKeys(store, onTap)}
       className={`relative h-full w-full touch-none overflow-hidden bg-surround select-none ${tool === 'look' ? '' : 'cursor-crosshair'}`}
       data-testid="stage"
       data-drawn={canvas !== null}
@@ -133,18 +141,37 @@ export function Stage({ lens, original, veil, marks, radius, onTap }: Props) {
                 clipWidth={picture.width - from}
                 clipHeight={picture.height}
               >
-                <Image image={lens} alt="" />
+                <Image image={lens} alt="" width={picture.width} height={picture.height} />
               </Group>
             )}
             {veil && !original && <Image image={veil} alt="" />}
+            {spot && !original && (
+              <Spot
+                {...picture}
+                x={spot.x * picture.width}
+                y={spot.y * picture.height}
+                radius={spot.radius * diagonal}
+              />
+            )}
             {original && (
               <Image image={original} alt="" width={picture.width} height={picture.height} />
             )}
           </Layer>
           <Layer listening={false}>
+            {!original && <EdgeLines lines={lines} viewport={viewport} picture={picture} />}
+            {drawing.length > 0 && (
+              <Drawing
+                points={drawing.flatMap(({ x, y }) => [
+                  viewport.x + x * picture.width * viewport.scale,
+                  viewport.y + y * picture.height * viewport.scale,
+                ])}
+                width={loops ? null : 2 * radius * diagonal * viewport.scale}
+              />
+            )}
             {marks.map((mark) => (
               <Ring
                 key={mark.id}
+                label={mark.label}
                 x={viewport.x + mark.x * picture.width * viewport.scale}
                 y={viewport.y + mark.y * picture.height * viewport.scale}
                 radius={mark.radius * diagonal * viewport.scale}
@@ -177,21 +204,6 @@ export function Stage({ lens, original, veil, marks, radius, onTap }: Props) {
       )}
     </div>
   );
-}
-
-/** Black in white, so that it is seen on every colour. */
-function Ring({ x, y, radius, strong }: { x: number; y: number; radius: number; strong: boolean }) {
-  const r = Math.max(3, radius);
-  return (
-    <>
-      <Circle x={x} y={y} radius={r + 1} stroke="#ffffff" strokeWidth={strong ? 2.5 : 1.5} />
-      <Circle x={x} y={y} radius={r} stroke="#000000" strokeWidth={strong ? 1.5 : 0.75} />
-    </>
-  );
-}
-
-function hold(n: number): number {
-  return Math.min(1, Math.max(0, n));
 }
 
 /** The size of an element, followed as it changes. */

@@ -1,6 +1,6 @@
 'use client';
 
-import { FEWEST_ZONES, MOST_ZONES } from '@/core/measure/values';
+import { FEWEST_ZONES, MOST_ZONES } from '@/core/measure/zones';
 import { percent } from '@/ui/words';
 
 interface Props {

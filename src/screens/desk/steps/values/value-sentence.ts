@@ -1,4 +1,5 @@
-import type { Breaks, ValueReading } from '@/core/measure/values';
+import type { ValueReading } from '@/core/measure/values';
+import type { Breaks } from '@/core/measure/zones';
 import type { ValueScale } from '@/core/colour/value-scale';
 import { capital, percent, several, valueWords } from '@/ui/words';
 

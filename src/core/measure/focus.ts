@@ -1,0 +1,252 @@
+import type { Oklab } from '../colour/oklab';
+import { placeOfCell, type ColourGrid } from '../picture/colour-grid';
+import type { Place } from '../picture/framing';
+import { pieces } from '../picture/pieces';
+import { innermost } from './masses';
+
+export type Reason = 'value' | 'hue' | 'chroma';
+
+/** A place where contrast is strongest. */
+export interface FocalPlace extends Place {
+  /** What makes it so. */
+  reason: Reason;
+  /** Against the strongest place of the picture, 0–1. */
+  strength: number;
+  /** Half the side of the square it was found in, a share of the picture's diagonal. */
+  radius: number;
+  /** The two colours that meet there: the darker and the lighter half for value, the duller and the stronger for chroma. */
+  meets: [Oklab, Oklab];
+}
+
+/** A part of the picture with nothing going on. */
+export interface QuietPlace extends Place {
+  /** Of the picture, 0–1. */
+  share: number;
+}
+
+export interface FocusReading {
+  /** The strongest places, the strongest first; none in a flat picture. */
+  places: FocalPlace[];
+  /** The quiet places, the largest first. */
+  quiet: QuietPlace[];
+  /** Contrast of each cell of the grid, the strongest 1. */
+  busy: Float32Array;
+}
+
+/** Half the sides of the squares that are looked at, as shares of the diagonal: the three scales. */
+const SCALES = [0.015, 0.03, 0.06];
+/** Cells along the longer side that contrast is read on. */
+export const FOCUS_CELLS = 160;
+const MOST_PLACES = 5;
+/** Places weaker than this against the strongest are no focus. */
+const LEAST_STRENGTH = 0.45;
+/** How far places stand apart, as a share of the diagonal. */
+const APART = 0.12;
+/** Under this the contrast around a cell is quiet, against the mean of the picture. */
+const QUIET = 0.4;
+const LEAST_QUIET = 0.03;
+
+/**
+ * Contrast below which a picture is flat: standard deviations of value (Munsell steps), of OKLCH
+ * chroma, and of hue as a distance in OKLab a, b. They are also the least that contrast is held
+ * against, so that grain in a flat picture is no focus.
+ */
+const FLOORS: Record<Reason, number> = { value: 0.6, chroma: 0.025, hue: 0.025 };
+/** Contrast in no way above this part of a floor is none. */
+const FLAT = 0.5;
+const REASONS = ['value', 'hue', 'chroma'] as const;
+
+/**
+ * Where contrast is strongest and where it rests. Around each cell, in squares of three sizes, the
+ * spread of value, of chroma and of hue (what is left of the spread of a, b when that of chroma is
+ * taken off) is held against the spread of the whole picture: a place stands out by what the rest
+ * does not have.
+ */
+export function readFocus(grid: ColourGrid): FocusReading {
+  const sums = runningSums(grid);
+  const whole = spreadIn(sums, grid, 0, 0, grid.width, grid.height);
+  const scale = (reason: Reason) => Math.max(FLOORS[reason], whole[reason]);
+  const diagonal = Math.hypot(grid.across, grid.down);
+  const reaches = SCALES.map((share) => Math.max(1, Math.round(share * diagonal)));
+  const cells = grid.width * grid.height;
+  const strength = new Float32Array(cells);
+  const parts = new Float32Array(cells * 3);
+  for (let c = 0; c < cells; c++) {
+    if (!grid.seen[c]) continue;
+    for (const reach of reaches) {
+      const spread = spreadAround(sums, grid, c, reach);
+      REASONS.forEach((reason, k) => {
+        if (spread[reason] > FLAT * FLOORS[reason])
+          parts[c * 3 + k] += spread[reason] / scale(reason) / reaches.length;
+      });
+    }
+    strength[c] = Math.hypot(parts[c * 3], parts[c * 3 + 1], parts[c * 3 + 2]);
+  }
+  const strongest = strength.reduce((most, one) => Math.max(most, one), 0);
+  const busy = strength.map((one) => (strongest > 0 ? one / strongest : 0));
+  return {
+    places: strongest > 0 ? focalPlaces(grid, busy, parts, reaches[1]) : [],
+    quiet: quietPlaces(grid, busy),
+    busy,
+  };
+}
+
+function focalPlaces(
+  grid: ColourGrid,
+  busy: Float32Array,
+  parts: Float32Array,
+  reach: number,
+): FocalPlace[] {
+  const { width } = grid;
+  const diagonal = Math.hypot(grid.across, grid.down);
+  const order = [...busy.keys()]
+    .filter((c) => busy[c] >= LEAST_STRENGTH)
+    .sort((one, other) => busy[other] - busy[one]);
+  const found: number[] = [];
+  for (const c of order) {
+    if (found.length === MOST_PLACES) break;
+    const near = found.some(
+      (d) =>
+        Math.hypot((c % width) - (d % width), Math.floor(c / width) - Math.floor(d / width)) <
+        APART * diagonal,
+    );
+    if (!near) found.push(c);
+  }
+  return found.map((c) => {
+    const own = parts.subarray(c * 3, c * 3 + 3);
+    const reason = REASONS[own.indexOf(Math.max(...own))];
+    return {
+      ...placeOfCell(grid, c),
+      reason,
+      strength: busy[c],
+      radius: reach / diagonal,
+      meets: halves(grid, c, reach, reason),
+    };
+  });
+}
+
+/** The mean colours of the two halves that a square falls into by what makes the contrast. */
+function halves(grid: ColourGrid, cell: number, reach: number, reason: Reason): [Oklab, Oklab] {
+  const { width, height, oklab, value, seen } = grid;
+  const x = cell % width;
+  const y = Math.floor(cell / width);
+  const around: number[] = [];
+  for (let j = Math.max(0, y - reach); j <= Math.min(height - 1, y + reach); j++)
+    for (let i = Math.max(0, x - reach); i <= Math.min(width - 1, x + reach); i++)
+      if (seen[j * width + i]) around.push(j * width + i);
+  const axis = reason === 'hue' ? mainAxis(around, oklab) : [0, 0];
+  const measure = (c: number) => {
+    if (reason === 'value') return value[c];
+    const a = oklab[c * 3 + 1];
+    const b = oklab[c * 3 + 2];
+    return reason === 'chroma' ? Math.hypot(a, b) : a * axis[0] + b * axis[1];
+  };
+  const measures = around.map(measure);
+  const middle = (Math.min(...measures) + Math.max(...measures)) / 2;
+  const mean = (cells: readonly number[]): Oklab => {
+    const [L, a, b] = [0, 1, 2].map(
+      (k) => cells.reduce((sum, c) => sum + oklab[c * 3 + k], 0) / cells.length,
+    );
+    return { L, a, b };
+  };
+  const upper = around.filter((_, i) => measures[i] >= middle);
+  const lower = around.filter((_, i) => measures[i] < middle);
+  return [mean(lower.length > 0 ? lower : upper), mean(upper)];
+}
+
+/** The direction in a, b along which cells spread most. */
+function mainAxis(cells: readonly number[], oklab: Float32Array): [number, number] {
+  const mean = [1, 2].map(
+    (k) => cells.reduce((sum, c) => sum + oklab[c * 3 + k], 0) / cells.length,
+  );
+  let aa = 0;
+  let ab = 0;
+  let bb = 0;
+  for (const c of cells) {
+    const a = oklab[c * 3 + 1] - mean[0];
+    const b = oklab[c * 3 + 2] - mean[1];
+    aa += a * a;
+    ab += a * b;
+    bb += b * b;
+  }
+  const angle = Math.atan2(2 * ab, aa - bb) / 2;
+  return [Math.cos(angle), Math.sin(angle)];
+}
+
+function quietPlaces(grid: ColourGrid, busy: Float32Array): QuietPlace[] {
+  let seen = 0;
+  let sum = 0;
+  for (let c = 0; c < busy.length; c++) {
+    seen += grid.seen[c];
+    sum += busy[c];
+  }
+  const limit = (QUIET * sum) / Math.max(1, seen);
+  const still = Uint8Array.from(busy, (one, c) => (grid.seen[c] && one <= limit ? 1 : 0));
+  const found = pieces(still, grid.width, grid.height, 0);
+  const deepest = innermost(Int16Array.from(found.of), grid.width, found.size.length);
+  return found.size
+    .map((size, i) => ({ ...placeOfCell(grid, deepest[i]), share: size / seen }))
+    .filter(({ share }) => share >= LEAST_QUIET)
+    .sort((one, other) => other.share - one.share)
+    .slice(0, MOST_PLACES);
+}
+
+/** Running sums of: cells, value, value², chroma, chroma², a, b. */
+const SUMS = 7;
+
+function runningSums({ width, height, oklab, value, seen }: ColourGrid): Float64Array {
+  const sums = new Float64Array((width + 1) * (height + 1) * SUMS);
+  const row = new Float64Array(SUMS);
+  for (let y = 0, c = 0; y < height; y++) {
+    row.fill(0);
+    for (let x = 0; x < width; x++, c++) {
+      if (seen[c]) {
+        const a = oklab[c * 3 + 1];
+        const b = oklab[c * 3 + 2];
+        const entry = [1, value[c], value[c] ** 2, Math.hypot(a, b), a * a + b * b, a, b];
+        for (let k = 0; k < SUMS; k++) row[k] += entry[k];
+      }
+      const at = ((y + 1) * (width + 1) + x + 1) * SUMS;
+      const above = (y * (width + 1) + x + 1) * SUMS;
+      for (let k = 0; k < SUMS; k++) sums[at + k] = sums[above + k] + row[k];
+    }
+  }
+  return sums;
+}
+
+function spreadAround(sums: Float64Array, grid: ColourGrid, cell: number, reach: number) {
+  const x = cell % grid.width;
+  const y = Math.floor(cell / grid.width);
+  return spreadIn(
+    sums,
+    grid,
+    Math.max(0, x - reach),
+    Math.max(0, y - reach),
+    Math.min(grid.width, x + reach + 1),
+    Math.min(grid.height, y + reach + 1),
+  );
+}
+
+/** Standard deviations inside a box of cells. */
+function spreadIn(
+  sums: Float64Array,
+  { width }: ColourGrid,
+  x0: number,
+  y0: number,
+  x1: number,
+  y1: number,
+): Record<Reason, number> {
+  const a = (y0 * (width + 1) + x0) * SUMS;
+  const b = (y0 * (width + 1) + x1) * SUMS;
+  const c = (y1 * (width + 1) + x0) * SUMS;
+  const d = (y1 * (width + 1) + x1) * SUMS;
+  const sum = (k: number) => sums[d + k] - sums[b + k] - sums[c + k] + sums[a + k];
+  const n = Math.max(1, sum(0));
+  const root = (square: number) => Math.sqrt(Math.max(0, square));
+  const chroma = sum(3) / n;
+  return {
+    value: root(sum(2) / n - (sum(1) / n) ** 2),
+    chroma: root(sum(4) / n - chroma ** 2),
+    hue: root(chroma ** 2 - (sum(5) / n) ** 2 - (sum(6) / n) ** 2),
+  };
+}

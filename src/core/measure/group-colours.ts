@@ -1,0 +1,70 @@
+import { writeOklab, type Oklab } from '../colour/oklab';
+import { LINEAR_OF_BYTE, type Rgb } from '../colour/srgb';
+import { CELL_SPACE, cellOf } from '../palette/cells';
+import type { Picture } from '../picture/picture';
+
+/** The colours of one group of pixels. */
+export interface GroupColour {
+  /** How many pixels. */
+  pixels: number;
+  /** Mean OKLab; null for an empty group. */
+  colour: Oklab | null;
+  /** Mean OKLCH chroma; 0 for an empty group. */
+  chroma: number;
+}
+
+/**
+ * The mean light (linear sRGB, 0–1) of each group that `map` (an entry a pixel) puts a picture's
+ * pixels in, null for an empty one; entries from `groups` on are left out.
+ */
+export function groupLight({ data }: Picture, map: Uint8Array, groups: number): (Rgb | null)[] {
+  const sums = new Float64Array(groups * 3);
+  const counts = new Uint32Array(groups);
+  for (let p = 0, i = 0; p < map.length; p++, i += 4) {
+    const group = map[p];
+    if (group >= groups) continue;
+    counts[group]++;
+    sums[group * 3] += LINEAR_OF_BYTE[data[i]];
+    sums[group * 3 + 1] += LINEAR_OF_BYTE[data[i + 1]];
+    sums[group * 3 + 2] += LINEAR_OF_BYTE[data[i + 2]];
+  }
+  return Array.from(counts, (n, group) => {
+    const [r, g, b] = sums.subarray(group * 3, group * 3 + 3);
+    return n === 0 ? null : { r: r / n, g: g / n, b: b / n };
+  });
+}
+
+/**
+ * Mean colours of the groups that `map` (an entry a pixel) puts a picture's pixels in; entries from
+ * `groups` on are left out. OKLab is worked out for each cell of colours that a group has, not for
+ * each pixel: within a cell it is as good as linear.
+ */
+export function groupColours({ data }: Picture, map: Uint8Array, groups: number): GroupColour[] {
+  const counts = new Uint32Array(CELL_SPACE * groups);
+  const sums = new Float64Array(CELL_SPACE * groups * 3);
+  for (let p = 0, i = 0; p < map.length; p++, i += 4) {
+    if (map[p] >= groups) continue;
+    const k = map[p] * CELL_SPACE + cellOf(data[i], data[i + 1], data[i + 2]);
+    counts[k]++;
+    sums[k * 3] += LINEAR_OF_BYTE[data[i]];
+    sums[k * 3 + 1] += LINEAR_OF_BYTE[data[i + 1]];
+    sums[k * 3 + 2] += LINEAR_OF_BYTE[data[i + 2]];
+  }
+  const ok = new Float64Array(3);
+  return Array.from({ length: groups }, (_, group) => {
+    let pixels = 0;
+    let chroma = 0;
+    const lab = [0, 0, 0];
+    for (let k = group * CELL_SPACE; k < (group + 1) * CELL_SPACE; k++) {
+      const n = counts[k];
+      if (n === 0) continue;
+      pixels += n;
+      writeOklab(sums[k * 3] / n, sums[k * 3 + 1] / n, sums[k * 3 + 2] / n, ok, 0);
+      for (let c = 0; c < 3; c++) lab[c] += n * ok[c];
+      chroma += n * Math.hypot(ok[1], ok[2]);
+    }
+    if (pixels === 0) return { pixels, colour: null, chroma: 0 };
+    const [L, a, b] = lab.map((sum) => sum / pixels);
+    return { pixels, colour: { L, a, b }, chroma: chroma / pixels };
+  });
+}

@@ -1,0 +1,65 @@
+import { blocksOf, sampledBlocks } from '../picture/blocks';
+import { colourGrid } from '../picture/colour-grid';
+import type { Picture } from '../picture/picture';
+import { squinter } from '../picture/squint';
+import { sightOf, type Sight } from '../picture/value-map';
+import { readBalance, type Balance } from './balance';
+import { bordersOf, type Border } from './borders';
+import { readBrightness, type BrightnessReading } from './brightness';
+import { FOCUS_CELLS, readFocus, type FocusReading } from './focus';
+import { readLightAndShadow, type Correction, type LightAndShadow } from './light-and-shadow';
+import { MASS_CELLS, massesOf } from './masses';
+import { mergingMasses, type Merging } from './separation';
+import { readCounts, type ValueReading, type ValueSettings } from './values';
+import { zoneBodies, zoneEdges, type Zone, type ZoneBody } from './zones';
+
+/** All that is read of a picture's values. */
+export interface ValueStudy {
+  values: Omit<ValueReading, 'zones'> & { zones: (Zone & ZoneBody)[] };
+  lightAndShadow: LightAndShadow;
+  brightness: BrightnessReading;
+  /** Neighbouring masses that merge in value. */
+  merging: Merging[];
+  /** Of the border between masses, the shares that are found, soft and lost; together 1, or all 0 without any border. */
+  edges: { found: number; soft: number; lost: number };
+  focus: Omit<FocusReading, 'busy'>;
+  balance: Balance;
+}
+
+/** Half of a Munsell step: below it two masses merge. */
+const HALF_A_STEP = 0.5;
+
+/** The whole value reading. One step is a Munsell step. Throws as `readValues` does. */
+export function readValueStudy(
+  picture: Picture,
+  settings: ValueSettings,
+  corrections: readonly Correction[] = [],
+): ValueStudy {
+  const plain = sightOf(picture);
+  const blocks = blocksOf(picture);
+  const squinted = squinter(picture, () => blocks)(settings.squint);
+  const through: Sight = squinted === picture ? plain : sightOf(squinted);
+  const values = readCounts(plain.counts, through.counts, settings);
+  const zones = values.zones.length;
+  const bodies = zoneBodies(through, zoneEdges(through.counts, { ...settings, zones }));
+  const masses = massesOf(colourGrid(squinted, sampledBlocks(squinted), MASS_CELLS));
+  const borders = bordersOf(masses);
+  const grid = colourGrid(picture, blocks, FOCUS_CELLS);
+  const { places, quiet } = readFocus(grid);
+  return {
+    values: { ...values, zones: values.zones.map((zone, i) => ({ ...zone, ...bodies[i] })) },
+    lightAndShadow: readLightAndShadow(plain, through, corrections),
+    brightness: readBrightness(plain, 1),
+    merging: mergingMasses(masses, borders, HALF_A_STEP),
+    edges: edgeShares(borders),
+    focus: { places, quiet },
+    balance: readBalance(grid),
+  };
+}
+
+/** How much of all border is found, soft and lost. */
+export function edgeShares(borders: readonly Border[]): ValueStudy['edges'] {
+  const share = (edge: 'found' | 'soft' | 'lost') =>
+    borders.reduce((sum, border) => sum + border.length * border[edge], 0);
+  return { found: share('found'), soft: share('soft'), lost: share('lost') };
+}

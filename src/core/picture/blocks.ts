@@ -1,0 +1,91 @@
+import { LINEAR_OF_BYTE } from '../colour/srgb';
+import { OPAQUE, type Picture } from './picture';
+
+/** A picture in square blocks of linear light: three floats a block. */
+export interface Blocks {
+  width: number;
+  height: number;
+  /** Pixels a block's side. */
+  side: number;
+  rgb: Float32Array;
+  /** How many pixels of each block are not transparent, or 0 and 1 where the light is a mean. */
+  seen: Float32Array;
+}
+
+/** Pixels a side of the smallest blocks; all larger ones are made of them. */
+export const BLOCK = 2;
+
+/** The picture in the smallest blocks: the sum of each one's light. */
+export function blocksOf({ width, height, data }: Picture): Blocks {
+  const across = Math.ceil(width / BLOCK);
+  const down = Math.ceil(height / BLOCK);
+  const rgb = new Float32Array(across * down * 3);
+  const seen = new Float32Array(across * down);
+  for (let y = 0; y < height; y++) {
+    const row = ((y / BLOCK) | 0) * across;
+    // Both pixels of a row at once: half the writing.
+    for (let b = row, i = y * width * 4, end = i + width * 4; i < end; b++, i += 4 * BLOCK) {
+      const one = data[i + 3] >= OPAQUE;
+      const other = i + 4 < end && data[i + 7] >= OPAQUE;
+      if (!one && !other) continue;
+      let r = 0;
+      let g = 0;
+      let bl = 0;
+      if (one) {
+        r = LINEAR_OF_BYTE[data[i]];
+        g = LINEAR_OF_BYTE[data[i + 1]];
+        bl = LINEAR_OF_BYTE[data[i + 2]];
+      }
+      if (other) {
+        r += LINEAR_OF_BYTE[data[i + 4]];
+        g += LINEAR_OF_BYTE[data[i + 5]];
+        bl += LINEAR_OF_BYTE[data[i + 6]];
+      }
+      rgb[b * 3] += r;
+      rgb[b * 3 + 1] += g;
+      rgb[b * 3 + 2] += bl;
+      seen[b] += one && other ? 2 : 1;
+    }
+  }
+  return { width: across, height: down, side: BLOCK, rgb, seen };
+}
+
+/** The same by one pixel of each block: a quarter of the work, and as good where the picture is smooth. */
+export function sampledBlocks({ width, height, data }: Picture): Blocks {
+  const across = Math.ceil(width / BLOCK);
+  const down = Math.ceil(height / BLOCK);
+  const rgb = new Float32Array(across * down * 3);
+  const seen = new Float32Array(across * down);
+  for (let y = 0, b = 0; y < down; y++)
+    for (let x = 0; x < across; x++, b++) {
+      const i = (y * BLOCK * width + x * BLOCK) * 4;
+      if (data[i + 3] < OPAQUE) continue;
+      for (let k = 0; k < 3; k++) rgb[b * 3 + k] = LINEAR_OF_BYTE[data[i + k]];
+      seen[b] = 1;
+    }
+  return { width: across, height: down, side: BLOCK, rgb, seen };
+}
+
+/** Blocks of `times` × `times` blocks, as means; `seen` becomes 1 where there is anything to see. */
+export function coarsen(blocks: Blocks, times: number): Blocks {
+  const width = Math.ceil(blocks.width / times);
+  const height = Math.ceil(blocks.height / times);
+  const rgb = new Float32Array(width * height * 3);
+  const seen = new Float32Array(width * height);
+  for (let y = 0, b = 0; y < blocks.height; y++) {
+    const row = ((y / times) | 0) * width;
+    for (let x = 0; x < blocks.width; x++, b++) {
+      const c = row + ((x / times) | 0);
+      rgb[c * 3] += blocks.rgb[b * 3];
+      rgb[c * 3 + 1] += blocks.rgb[b * 3 + 1];
+      rgb[c * 3 + 2] += blocks.rgb[b * 3 + 2];
+      seen[c] += blocks.seen[b];
+    }
+  }
+  for (let c = 0; c < seen.length; c++) {
+    if (seen[c] === 0) continue;
+    for (let k = 0; k < 3; k++) rgb[c * 3 + k] /= seen[c];
+    seen[c] = 1;
+  }
+  return { width, height, side: blocks.side * times, rgb, seen };
+}

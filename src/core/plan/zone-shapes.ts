@@ -1,0 +1,42 @@
+import { contours } from 'd3-contour';
+import type { ColourGrid } from '../picture/colour-grid';
+import type { Box } from './value-plan';
+
+/** Rings smaller than this share of the picture are specks that nobody paints. */
+const SPECK = 0.0004;
+
+/**
+ * The zones between thresholds (Munsell values, rising) as SVG paths inside `box`, from dark to
+ * light. Each zone's shape reaches under all lighter ones, so that no gap shows between two.
+ */
+export function zoneShapes(
+  { width, height, across, down, value, seen }: ColourGrid,
+  thresholds: readonly number[],
+  box: Box,
+): string[] {
+  const values = Array.from(value, (one, cell) => (seen[cell] ? one : -1));
+  const trace = contours().size([width, height]).smooth(true);
+  const least = SPECK * across * down;
+  const x = (px: number) => Math.round((box.x + (Math.min(px, across) / across) * box.width) * 100);
+  const y = (py: number) => Math.round((box.y + (Math.min(py, down) / down) * box.height) * 100);
+  const pathOf = (ring: number[][]) =>
+    `M${ring
+      .slice(0, -1)
+      .map(([px, py]) => `${x(px) / 100} ${y(py) / 100}`)
+      .join('L')}Z`;
+  // The darkest zone is all there is.
+  return [-0.5, ...thresholds].map((threshold) =>
+    trace
+      .contour(values, threshold)
+      .coordinates.flatMap((polygon) => polygon.filter((ring) => area(ring) >= least).map(pathOf))
+      .join(''),
+  );
+}
+
+/** The area of a closed ring, whichever way it runs. */
+function area(ring: readonly number[][]): number {
+  let twice = 0;
+  for (let i = 0; i + 1 < ring.length; i++)
+    twice += ring[i][0] * ring[i + 1][1] - ring[i + 1][0] * ring[i][1];
+  return Math.abs(twice) / 2;
+}

@@ -1,0 +1,159 @@
+'use client';
+
+import { Brush, Lasso, MousePointer2 } from 'lucide-react';
+import { hexFromOklab } from '@/core/colour/hex';
+import { colourName } from '@/core/colour/name';
+import type { LightAndShadow, Side, SideReading } from '@/core/measure/light-and-shadow';
+import { withoutCorrections } from '@/study/light-edits';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { useSettings } from '@/ui/settings';
+import { Slider } from '@/ui/slider';
+import { capital, percent, valueWords } from '@/ui/words';
+import { useDesk, useDeskStore, useDocument, type Tool } from '../../desk-store';
+import { useMeasured } from '../../use-drawn';
+import { LENSES_OF } from '../../view';
+import { Finding, Section } from '../panel-parts';
+import { LensChoice } from './lens-choice';
+import { lightSentence } from './light-sentence';
+import { Pointing } from './pointing';
+
+const LEAST_BRUSH = 0.004;
+const MOST_BRUSH = 0.08;
+
+/** What lies in the light and what in the shadow, and how they differ. */
+export function LightTopic() {
+  const squint = useDocument((document) => document.values.squint);
+  const corrections = useDocument((document) => document.lightAndShadow.corrections);
+  const { settings } = useSettings();
+  const reading = useMeasured(`${squint} ${JSON.stringify(corrections)}`, (desk) =>
+    desk.readLight(squint, corrections),
+  );
+  return (
+    <>
+      <Finding>
+        {reading ? lightSentence(reading, settings.scale) : 'Parting light from shadow …'}
+      </Finding>
+      <LensChoice lenses={LENSES_OF.light} />
+      {reading && <SidesTable reading={reading} />}
+      <Correcting corrected={reading?.corrected ?? 0} count={corrections.length} />
+    </>
+  );
+}
+
+function SidesTable({ reading }: { reading: LightAndShadow }) {
+  const { settings } = useSettings();
+  const sides = (['light', 'shadow'] as const).flatMap((side) => {
+    const of = reading[side];
+    return of ? [{ side, of }] : [];
+  });
+  const rows: [string, (of: SideReading) => string][] = [
+    ['share', (of) => percent(of.share)],
+    ['mean value', (of) => valueWords(of.value, settings.scale)],
+    [
+      'temperature',
+      (of) => `${of.temperature < 0 ? 'cool' : 'warm'} ${Math.abs(of.temperature).toFixed(2)}`,
+    ],
+    ['chroma of the mean', (of) => of.chroma.toFixed(3)],
+    ['mean chroma', (of) => of.meanChroma.toFixed(3)],
+  ];
+  return (
+    <Section
+      title="The two families"
+      aside={`parted at ${valueWords(reading.threshold, settings.scale)}`}
+    >
+      {sides.map(({ side, of }) => (
+        <Pointing
+          key={side}
+          focus={{ kind: 'side', side }}
+          className="flex items-center gap-3 border-b"
+        >
+          <span className="h-9 w-9 shrink-0" style={{ background: hexFromOklab(of.colour) }} />
+          <span className="leading-tight">
+            {capital(side)}: {colourName(of.colour)}
+          </span>
+        </Pointing>
+      ))}
+      <table className="mt-1 w-full text-[15px]">
+        <thead className="text-sm text-soft">
+          <tr>
+            <th className="text-left font-normal">
+              <span className="sr-only">measure</span>
+            </th>
+            {sides.map(({ side }) => (
+              <th key={side} className="text-right font-normal">
+                {side}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(([title, words]) => (
+            <tr key={title} className="border-t">
+              <th className="py-1 text-left font-normal">{title}</th>
+              {sides.map(({ side, of }) => (
+                <td key={side} className="text-right">
+                  {words(of)}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Section>
+  );
+}
+
+const TOOLS: { tool: Tool; title: string; icon: typeof Brush }[] = [
+  { tool: 'look', title: 'Look', icon: MousePointer2 },
+  { tool: 'brush', title: 'Brush', icon: Brush },
+  { tool: 'lasso', title: 'Lasso', icon: Lasso },
+];
+
+/** The tools that give a part of the picture to the other side. */
+function Correcting({ corrected, count }: { corrected: number; count: number }) {
+  const tool = useDesk((state) => state.tool);
+  const brush = useDesk((state) => state.brush);
+  const { set, change } = useDeskStore().getState();
+  const aside = count === 0 ? 'by the squint alone' : `${percent(corrected)} changed by hand`;
+  return (
+    <Section title="Put right by hand" aside={aside}>
+      <div className="flex flex-col gap-2 pt-1">
+        <div className="flex border border-ink" role="group" aria-label="Tool">
+          {TOOLS.map(({ tool: one, title, icon: Icon }) => (
+            <Button
+              key={one}
+              weight="quiet"
+              aria-pressed={tool === one}
+              className="grow border-0 not-first:border-l not-first:border-ink aria-pressed:bg-ink aria-pressed:text-sheet"
+              onClick={() => set({ tool: one, hovered: null, pinned: null })}
+            >
+              <Icon size={17} aria-hidden /> {title}
+            </Button>
+          ))}
+        </div>
+        <Choice
+          label="Gives to the"
+          value={brush.side}
+          options={[
+            { value: 'light', title: 'light' },
+            { value: 'shadow', title: 'shadow' },
+          ]}
+          onChange={(side: Side) => set({ brush: { ...brush, side } })}
+        />
+        <Slider
+          label="Brush"
+          words={`${(brush.radius * 200).toFixed(1)} %`}
+          min={LEAST_BRUSH}
+          max={MOST_BRUSH}
+          step={0.002}
+          value={brush.radius}
+          onChange={(radius) => set({ brush: { ...brush, radius } })}
+        />
+        {count > 0 && (
+          <Button onClick={() => change(withoutCorrections)}>Back to the split as measured</Button>
+        )}
+      </div>
+    </Section>
+  );
+}

@@ -1,0 +1,165 @@
+'use client';
+
+import { useEffect, useMemo, useState } from 'react';
+import type { Plan, Paper, PlanSettings } from '@/core/plan/value-plan';
+import { PAPERS } from '@/core/plan/value-plan';
+import { FEWEST_SQUARES, MOST_SQUARES } from '@/core/plan/transfer-grid';
+import { FEWEST_ZONES, MOST_ZONES } from '@/core/measure/zones';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { Dialog } from '@/ui/dialog';
+import { fileName, keepFile } from '@/ui/keep-file';
+import { showFault } from '@/ui/notices';
+import { useSettings } from '@/ui/settings';
+import { Slider } from '@/ui/slider';
+import { useDeskStore } from '../../desk-store';
+import { useMeasured } from '../../use-drawn';
+import { pngOfPlan } from './plan-png';
+
+/** The zones as a sheet to print and paint from. */
+export function PlanDialog({ onClose }: { onClose: () => void }) {
+  const { values, title } = useDeskStore().getState().history.present;
+  const { settings } = useSettings();
+  const [zones, setZones] = useState(values.zones);
+  const [paper, setPaper] = useState<Paper>('A4');
+  const [fill, setFill] = useState<PlanSettings['fill']>('greys');
+  const [numbers, setNumbers] = useState<'numbers' | 'none'>('numbers');
+  const [grid, setGrid] = useState<PlanSettings['grid']['kind']>('squares');
+  const [short, setShort] = useState(6);
+  const plan: PlanSettings = {
+    ...values,
+    // Another number than the study's is cut anew: hand-set thresholds are for theirs alone.
+    ...(zones === values.zones
+      ? {}
+      : { zones, breaks: values.breaks === 'even' ? 'even' : 'natural' }),
+    title,
+    paper,
+    fill,
+    numbers: numbers === 'numbers',
+    grid: grid === 'squares' ? { kind: grid, short } : { kind: grid },
+    scale: settings.scale,
+  };
+  const made = useMeasured(JSON.stringify(plan), (desk) => desk.plan(plan));
+  return (
+    <Dialog
+      open
+      wide
+      onClose={onClose}
+      title="Value plan"
+      about="The zones as a sheet to print, with a key and a grid for carrying it to the canvas."
+    >
+      <div className="grid gap-6 sm:grid-cols-[1fr_19rem]">
+        <Preview plan={made} />
+        <div className="flex flex-col gap-3">
+          <Slider
+            label="Values"
+            words={String(zones)}
+            min={FEWEST_ZONES}
+            max={MOST_ZONES}
+            value={zones}
+            onChange={setZones}
+          />
+          <Choice
+            label="Shown as"
+            value={fill}
+            options={[
+              { value: 'greys', title: 'greys' },
+              { value: 'outlines', title: 'outlines' },
+            ]}
+            onChange={setFill}
+          />
+          <Choice
+            label="Numbers"
+            value={numbers}
+            options={[
+              { value: 'numbers', title: 'on' },
+              { value: 'none', title: 'off' },
+            ]}
+            onChange={setNumbers}
+          />
+          <Choice
+            label="Grid"
+            value={grid}
+            options={[
+              { value: 'none', title: 'none' },
+              { value: 'thirds', title: 'thirds' },
+              { value: 'squares', title: 'squares' },
+            ]}
+            onChange={setGrid}
+          />
+          {grid === 'squares' && (
+            <Slider
+              label="Short side"
+              words={`${short}`}
+              min={FEWEST_SQUARES}
+              max={MOST_SQUARES}
+              value={short}
+              onChange={setShort}
+            />
+          )}
+          <Choice
+            label="Paper"
+            value={paper}
+            options={(Object.keys(PAPERS) as Paper[]).map((value) => ({ value, title: value }))}
+            onChange={setPaper}
+          />
+          <div className="mt-2 flex gap-2">
+            <Button
+              weight="strong"
+              className="grow"
+              disabled={!made}
+              onClick={() =>
+                made &&
+                void pngOfPlan(made).then(
+                  (png) => keepFile(png, fileName(title, `${zones} values`, 'png')),
+                  showFault,
+                )
+              }
+            >
+              Save PNG
+            </Button>
+            <Button
+              className="grow"
+              disabled={!made}
+              onClick={() =>
+                made &&
+                keepFile(
+                  new Blob([made.svg], { type: 'image/svg+xml' }),
+                  fileName(title, `${zones} values`, 'svg'),
+                )
+              }
+            >
+              Save SVG
+            </Button>
+          </div>
+        </div>
+      </div>
+    </Dialog>
+  );
+}
+
+function Preview({ plan }: { plan: Plan | null }) {
+  const source = useMemo(
+    () => plan && URL.createObjectURL(new Blob([plan.svg], { type: 'image/svg+xml' })),
+    [plan],
+  );
+  useEffect(() => () => void (source && URL.revokeObjectURL(source)), [source]);
+  return (
+    <div className="flex min-h-64 items-center justify-center bg-surround p-3">
+      {source && plan ? (
+        // A sheet that was just made has no size that could be made ready for.
+        // eslint-disable-next-line @next/next/no-img-element
+        <img
+          src={source}
+          alt={`Value plan in ${plan.zones.length} values`}
+          className="max-h-[60vh] max-w-full"
+          style={{ aspectRatio: plan.width / plan.height }}
+        />
+      ) : (
+        <p role="status" className="bg-sheet px-4 py-2">
+          Drawing the plan …
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,35 @@
+'use client';
+
+import type { ReactNode } from 'react';
+import { sameFocus, useDesk, useDeskStore, type Focus } from '../../desk-store';
+
+/**
+ * A sentence, row or bar that speaks of a part of the picture: pointed at, that part stays and the
+ * rest steps back; pressed, it stays so.
+ */
+export function Pointing({
+  focus,
+  className = '',
+  children,
+}: {
+  focus: Focus;
+  className?: string;
+  children: ReactNode;
+}) {
+  const pinned = useDesk((state) => sameFocus(state.pinned, focus));
+  const { set } = useDeskStore().getState();
+  return (
+    <button
+      type="button"
+      aria-pressed={pinned}
+      onMouseEnter={() => set({ hovered: focus })}
+      onMouseLeave={() => set({ hovered: null })}
+      onFocus={() => set({ hovered: focus })}
+      onBlur={() => set({ hovered: null })}
+      onClick={() => set({ pinned: pinned ? null : focus })}
+      className={`min-h-10 w-full text-left hover:bg-faint ${pinned ? 'font-semibold underline' : ''} ${className}`}
+    >
+      {children}
+    </button>
+  );
+}

@@ -1,0 +1,82 @@
+'use client';
+
+import type { StudyDocument } from '@/contracts/study';
+import type { DrawnLine } from '@/workers/browser/value-calls';
+import { useSettings } from '@/ui/settings';
+import { stepOf } from '@/ui/words';
+import { useDesk, useDocument, type Focus } from './desk-store';
+import { useDrawn, useMeasured } from './use-drawn';
+
+const zonesKey = ({ zones, breaks, thresholds, squint }: StudyDocument['values']) =>
+  JSON.stringify([zones, breaks, thresholds, squint]);
+
+/** What the step lays over the picture: another picture, and lines. */
+export function useLens(): { lens: HTMLCanvasElement | null; lines: readonly DrawnLine[] } {
+  const { step, topic, lens, zoneLook } = useDesk((state) => state.view);
+  const quick = useDesk((state) => state.sliding);
+  const values = useDocument((document) => document.values);
+  const corrections = useDocument((document) => document.lightAndShadow.corrections);
+  const { settings } = useSettings();
+  const half = stepOf(settings.scale) / 2;
+  const shown = step === 'values' && topic !== 'brightness' ? lens : 'picture';
+
+  const keys: Partial<Record<typeof lens, string>> = {
+    squint: `squint ${values.squint} ${quick}`,
+    greys: 'greys',
+    zones: `zones ${zoneLook} ${zonesKey(values)} ${quick}`,
+    sides: `sides ${values.squint} ${JSON.stringify(corrections)}`,
+    merging: 'greys',
+    busy: 'busy',
+  };
+  const canvas = useDrawn(keys[shown] ?? null, (desk) => {
+    if (shown === 'squint') return desk.squint(values.squint, quick);
+    if (shown === 'zones') return desk.zones(values, zoneLook, quick);
+    if (shown === 'sides') return desk.sides(values.squint, corrections);
+    return shown === 'busy' ? desk.busy() : desk.greys();
+  });
+
+  const merging = shown === 'merging' ? half : null;
+  const lines = useMeasured(
+    shown === 'edges' || shown === 'merging' ? `lines ${values.squint} ${merging}` : null,
+    (desk) => desk.edgeLines(values.squint, merging),
+  );
+  return { lens: canvas, lines: lines ?? [] };
+}
+
+/** A veil over all but the part that is spoken of. */
+export function useVeil(focus: Focus | null): HTMLCanvasElement | null {
+  const values = useDocument((document) => document.values);
+  const corrections = useDocument((document) => document.lightAndShadow.corrections);
+  const swatches = useDocument((document) => document.palette.swatches);
+  const { settings } = useSettings();
+  const step = stepOf(settings.scale);
+  const colours = swatches.map((swatch) => swatch.colour);
+  const index = focus?.kind === 'swatch' ? swatches.findIndex(({ id }) => id === focus.id) : -1;
+
+  // A place is spared by the stage itself.
+  const nothing =
+    focus === null || focus.kind === 'place' || (focus.kind === 'swatch' && index < 0);
+  const madeOf = {
+    zone: zonesKey(values),
+    swatch: JSON.stringify(colours),
+    side: `${values.squint} ${JSON.stringify(corrections)}`,
+    misled: String(step),
+    masses: String(values.squint),
+    place: '',
+  };
+  const key = nothing ? null : `${JSON.stringify(focus)} ${madeOf[focus.kind]}`;
+  return useDrawn(key, (desk) => {
+    switch (focus?.kind) {
+      case 'zone':
+        return desk.veil({ kind: 'zone', index: focus.index, settings: values });
+      case 'side':
+        return desk.veil({ ...focus, squint: values.squint, corrections });
+      case 'misled':
+        return desk.veil({ ...focus, step });
+      case 'masses':
+        return desk.veil({ kind: 'masses', which: [...focus.which], squint: values.squint });
+      default:
+        return desk.veil({ kind: 'swatch', index, colours });
+    }
+  });
+}

@@ -1,0 +1,19 @@
+/** Hands a file to the person, as a download. */
+export function keepFile(blob: Blob, name: string): void {
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(blob);
+  link.download = name;
+  link.click();
+  // The browser has begun to read by then.
+  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
+}
+
+/** "Ticket hall, 4 values.png": without what file systems refuse. */
+export function fileName(title: string, about: string, ending: string): string {
+  const safe = title
+    .replace(/[\\/:*?"<>|\u0000-\u001f]/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim()
+    .slice(0, 80);
+  return `${safe || 'study'}, ${about}.${ending}`;
+}

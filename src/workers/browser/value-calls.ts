@@ -1,0 +1,226 @@
+import { readBalance, type Balance } from '@/core/measure/balance';
+import type { Edge } from '@/core/measure/borders';
+import {
+  brightnessPicture,
+  misledPixels,
+  readBrightness,
+  type BrightnessReading,
+} from '@/core/measure/brightness';
+import type { FocusReading } from '@/core/measure/focus';
+import {
+  readLightAndShadow,
+  sideMap,
+  sidePicture,
+  type Correction,
+  type LightAndShadow,
+} from '@/core/measure/light-and-shadow';
+import { mergingMasses, type Merging } from '@/core/measure/separation';
+import { edgeShares, type ValueStudy } from '@/core/measure/value-study';
+import { readCounts, type ValueReading } from '@/core/measure/values';
+import {
+  zoneBodies,
+  zoneColours,
+  zoneEdges,
+  zoneGreys,
+  zoneMap,
+  zoneOutlines,
+  type ZoneBody,
+  type ZoneCut,
+} from '@/core/measure/zones';
+import { chained, smoothed } from '@/core/picture/lines';
+import type { Place } from '@/core/picture/framing';
+import type { Picture } from '@/core/picture/picture';
+import { greyPicture, NO_VALUE } from '@/core/picture/value-map';
+import { veil } from '@/core/picture/veil';
+import { valuePlan, type PlanSettings, type Plan } from '@/core/plan/value-plan';
+import type { Held } from './held';
+
+/** Zones as a study has them: always a number. */
+export type ZoneSettings = ZoneCut & { squint: number };
+export type ZoneLook = 'greys' | 'colours' | 'outlines';
+
+/** A line to draw over the picture, in fractions of it. */
+export interface DrawnLine {
+  edge: Edge;
+  points: Place[];
+}
+
+/** The part of a picture that stays while the rest steps back. */
+export type ValuePart =
+  | { kind: 'zone'; index: number; settings: ZoneSettings }
+  | { kind: 'side'; side: 'light' | 'shadow'; squint: number; corrections: Correction[] }
+  | { kind: 'misled'; family: string; step: number }
+  | { kind: 'masses'; which: number[]; squint: number };
+
+export interface SeparationReading {
+  merging: Merging[];
+  edges: ValueStudy['edges'];
+  masses: number;
+}
+
+/** Runs of a border's stretches shorter than this are a brush's doing, not an edge of its own. */
+const LEAST_RUN = 3;
+
+/** What the Desk's worker is asked in the step Values. `quick` is for following a hand: at half the size. */
+export function valueCalls(held: () => Held, handOver: (picture: Picture) => Picture) {
+  const at = (quick: boolean) => (quick ? held().half() : held());
+  /** A copy of what has to stay here. */
+  const copy = ({ width, height, data }: Picture) =>
+    handOver({ width, height, data: data.slice() });
+
+  return {
+    greys: (): Picture => handOver(greyPicture(held().picture)),
+
+    brightness: (): Picture => handOver(brightnessPicture(held().picture)),
+
+    /** The picture as through half-closed eyes. */
+    squint: (radius: number, quick: boolean): Picture => copy(at(quick).through(radius).picture),
+
+    readValues(settings: ZoneSettings, quick: boolean): ValueReading & { counts: number[] } {
+      const { counts } = at(quick).through(settings.squint);
+      const reading = readCounts(at(quick).plain().counts, counts, settings);
+      return { ...reading, counts: Array.from(counts) };
+    },
+
+    zoneBodies(settings: ZoneSettings): ZoneBody[] {
+      const through = held().through(settings.squint);
+      return zoneBodies(through, zoneEdges(through.counts, settings));
+    },
+
+    zones(settings: ZoneSettings, look: ZoneLook, quick: boolean): Picture {
+      const through = at(quick).through(settings.squint);
+      const edges = zoneEdges(through.counts, settings);
+      const draw = { greys: zoneGreys, colours: zoneColours, outlines: zoneOutlines }[look];
+      return handOver(draw(through, edges));
+    },
+
+    readLight: (squint: number, corrections: Correction[]): LightAndShadow =>
+      readLightAndShadow(held().plain(), held().through(squint), held().framed(corrections)),
+
+    sides(squint: number, corrections: Correction[]): Picture {
+      const sides = sideMap(held().through(squint), held().framed(corrections));
+      return handOver(sidePicture(held().plain(), sides));
+    },
+
+    readBrightness: (step: number): BrightnessReading => readBrightness(held().plain(), step),
+
+    /** Hatching where the greys of lightness and of brightness part by more than a step. */
+    misledMarks(step: number): Picture {
+      const { map } = misledPixels(held().plain(), step);
+      const { width, height } = held().picture;
+      return handOver(hatching(map, width, height));
+    },
+
+    readSeparation(squint: number, half: number): SeparationReading {
+      const { masses, borders } = held().masses(squint);
+      return {
+        merging: mergingMasses(masses, borders, half),
+        edges: edgeShares(borders),
+        masses: masses.masses.length,
+      };
+    },
+
+    /** The borders between masses as lines, found, soft and lost; or only where masses merge. */
+    edgeLines(squint: number, merging: number | null): DrawnLine[] {
+      const { masses, borders } = held().masses(squint);
+      const { across, down } = masses.grid;
+      const pairs =
+        merging === null ? null : mergingMasses(masses, borders, merging).map(({ pair }) => pair);
+      return borders
+        .filter(({ one, other }) => !pairs || pairs.some(([a, b]) => a === one && b === other))
+        .flatMap(({ stretches }) =>
+          (['found', 'soft', 'lost'] as const).flatMap((edge) =>
+            chained(pairs ? stretches : stretches.filter((stretch) => stretch.edge === edge))
+              .filter((line) => line.length > LEAST_RUN && (!pairs || edge === 'lost'))
+              .map((line) => ({
+                edge,
+                points: smoothed(line).map(({ x, y }) => ({
+                  x: Math.min(1, x / across),
+                  y: Math.min(1, y / down),
+                })),
+              })),
+          ),
+        );
+    },
+
+    readFocus(): Omit<FocusReading, 'busy'> & { balance: Balance } {
+      const { places, quiet } = held().focus();
+      return { places, quiet, balance: readBalance(held().grid()) };
+    },
+
+    /** A veil over what is quiet, the thicker the quieter. */
+    busy(): Picture {
+      const grid = held().grid();
+      const { busy } = held().focus();
+      const { width, height } = held().picture;
+      const data = new Uint8ClampedArray(width * height * 4);
+      for (let y = 0, i = 0; y < height; y++) {
+        const row = Math.floor((y / height) * grid.down) * grid.width;
+        for (let x = 0; x < width; x++, i += 4) {
+          const strength = busy[row + Math.floor((x / width) * grid.across)];
+          data[i] = data[i + 1] = data[i + 2] = 119;
+          data[i + 3] = 225 * (1 - Math.min(1, strength * 1.6)) ** 1.5;
+        }
+      }
+      return handOver({ width, height, data });
+    },
+
+    plan(settings: PlanSettings): Plan {
+      return valuePlan(held().through(settings.squint), settings);
+    },
+  };
+}
+
+/** How far the lines of a hatching stand apart and how wide they are, in shares of the longer side. */
+const HATCH = { apart: 1 / 70, wide: 1 / 400 };
+
+/** Slanting lines, black in white, over all that a map does not mark with `NO_VALUE`. */
+function hatching(map: Uint8Array, width: number, height: number): Picture {
+  const side = Math.max(width, height);
+  const apart = Math.max(4, Math.round(side * HATCH.apart));
+  const wide = Math.max(1, Math.round(side * HATCH.wide));
+  const data = new Uint8ClampedArray(width * height * 4);
+  for (let y = 0, p = 0; y < height; y++)
+    for (let x = 0; x < width; x++, p++) {
+      const along = (x + y) % apart;
+      if (map[p] === NO_VALUE || along >= 2 * wide) continue;
+      const grey = along < wide ? 0 : 255;
+      data[p * 4] = data[p * 4 + 1] = data[p * 4 + 2] = grey;
+      data[p * 4 + 3] = 255;
+    }
+  return { width, height, data };
+}
+
+/** A veil that leaves one part of the picture clear. */
+export function valueVeil(held: Held, part: ValuePart): Picture {
+  const { width, height } = held.picture;
+  const over = (map: Uint8Array, shown: (entry: number) => boolean) =>
+    veil(map, width, height, shown, NO_VALUE);
+  switch (part.kind) {
+    case 'zone': {
+      const through = held.through(part.settings.squint);
+      const zones = zoneMap(through.map, zoneEdges(through.counts, part.settings));
+      return over(zones, (zone) => zone === part.index);
+    }
+    case 'side': {
+      const sides = sideMap(held.through(part.squint), held.framed(part.corrections));
+      return over(sides, (side) => side === (part.side === 'light' ? 1 : 0));
+    }
+    case 'misled': {
+      const { families, map } = misledPixels(held.plain(), part.step);
+      const index = families.indexOf(part.family);
+      // Here what agrees steps back as well.
+      return veil(map, width, height, (family) => family === index, -1);
+    }
+    case 'masses': {
+      const { grid, of } = held.masses(part.squint).masses;
+      const map = new Uint8Array(width * height);
+      for (let y = 0, p = 0; y < height; y++) {
+        const row = Math.floor((y / height) * grid.down) * grid.width;
+        for (let x = 0; x < width; x++, p++)
+          map[p] = part.which.includes(of[row + Math.floor((x / width) * grid.across)]) ? 1 : 0;
+      }
+      return over(map, (entry) => entry === 1);
+    }
+  }
+}
