@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { oklabFromBytes } from './colour/hex';
+import { greyOfValue } from './picture/value-map';
 import { pictureOf, type Picture } from './picture/picture';
 
 /** For tests: any 8-bit colour. */
@@ -9,6 +10,12 @@ export const anyBytes = fc.tuple(
   fc.integer({ min: 0, max: 255 }),
 );
 export const anySrgb = anyBytes.map(oklabFromBytes);
+
+/** For tests: the 8-bit grey of a Munsell value. */
+export function greyOf(value: number): [number, number, number] {
+  const byte = greyOfValue(value);
+  return [byte, byte, byte];
+}
 
 type Rgba = readonly [number, number, number] | readonly [number, number, number, number];
 

@@ -100,3 +100,8 @@ function numbered(name: string, used: ReadonlySet<string>): string {
   while (used.has(`${name} ${n}`)) n++;
   return `${name} ${n}`;
 }
+
+/** A name without the lean: what a sentence has room for. */
+export function shortName(colour: Oklab): string {
+  return nameParts(colour).short;
+}

@@ -1,8 +1,17 @@
+import type { ColourGrid } from '../picture/colour-grid';
 import type { Place } from '../picture/framing';
+import { chained, evened, smoothed, type Stretch } from '../picture/lines';
 import type { Masses } from './masses';
 
 /** How plainly two masses part along a stretch of their border. */
 export type Edge = 'found' | 'soft' | 'lost';
+
+/** A line between two masses that is of one kind all along. */
+export interface EdgeLine {
+  edge: Edge;
+  /** In fractions of the picture. */
+  points: Place[];
+}
 
 /** Where two masses meet. */
 export interface Border {
@@ -15,10 +24,9 @@ export interface Border {
   found: number;
   soft: number;
   lost: number;
-  /** Its middle, in fractions of the picture. */
+  /** The place on it that is nearest its middle, in fractions of the picture. */
   place: Place;
-  /** Single stretches, a cell's side long each, in cells: from corner to corner. */
-  stretches: { x0: number; y0: number; x1: number; y1: number; edge: Edge }[];
+  lines: EdgeLine[];
 }
 
 /** A step of value across the border that makes it found, and one below which it is lost. */
@@ -26,67 +34,46 @@ const FOUND = 1;
 const LOST = 0.5;
 /** How far to either side values are compared, in cells. */
 const REACH = 2;
+/** Steps are evened out over so many stretches to either side: a brush's hair is no edge. */
+const EVENED = 4;
+/** Shorter runs are not drawn. */
+const LEAST_RUN = 4;
+
+type Step = Stretch & { step: number };
 
 /**
- * The borders between masses, the longest first. Each stretch is found where value steps by at least
- * one across it, lost where it steps by less than a half, soft between; the step is measured over a
- * short way, so that a slow turn is lost as well.
+ * The borders between masses, the longest first. A stretch of one is found where value steps by at
+ * least one across it, lost where it steps by less than a half, soft between; the step is measured
+ * over a short way, so that a slow turn is lost as well.
  */
-export function bordersOf({ grid, of }: Masses): Border[] {
-  const { width, height, value } = grid;
-  const borders = new Map<number, Border>();
-  let all = 0;
-  const meet = (c: number, d: number, along: number, stretch: [number, number, number, number]) => {
+export function bordersOf(masses: Masses): Border[] {
+  const borders = meetings(masses);
+  const all = [...borders.values()].reduce((sum, { steps }) => sum + steps.length, 0);
+  return [...borders.values()]
+    .map(({ one, other, steps }) => described(one, other, steps, all, masses.grid))
+    .sort((a, b) => b.length - a.length);
+}
+
+/** For each pair of masses that meet, the sides of cells where they do. */
+function meetings({ grid: { width, height, value }, of }: Masses) {
+  const borders = new Map<number, { one: number; other: number; steps: Step[] }>();
+  const meet = (c: number, d: number, along: number, stretch: Stretch) => {
     if (of[c] === of[d] || of[c] < 0 || of[d] < 0) return;
     const one = Math.min(of[c], of[d]);
     const other = Math.max(of[c], of[d]);
     const key = one * 0x10000 + other;
-    let border = borders.get(key);
-    if (!border) {
-      border = {
-        one,
-        other,
-        length: 0,
-        found: 0,
-        soft: 0,
-        lost: 0,
-        place: { x: 0, y: 0 },
-        stretches: [],
-      };
-      borders.set(key, border);
-    }
+    const border = borders.get(key) ?? { one, other, steps: [] };
     const inner = backed(of, c, -along, width);
     const outer = backed(of, d, along, width);
-    const step = Math.abs(value[inner] - value[outer]);
-    const edge: Edge = step >= FOUND ? 'found' : step < LOST ? 'lost' : 'soft';
-    border[edge]++;
-    border.length++;
-    const [x0, y0, x1, y1] = stretch;
-    border.stretches.push({ x0, y0, x1, y1, edge });
-    all++;
+    border.steps.push({ ...stretch, step: Math.abs(value[inner] - value[outer]) });
+    borders.set(key, border);
   };
   for (let y = 0, c = 0; y < height; y++)
     for (let x = 0; x < width; x++, c++) {
-      if (x + 1 < width) meet(c, c + 1, 1, [x + 1, y, x + 1, y + 1]);
-      if (y + 1 < height) meet(c, c + width, width, [x, y + 1, x + 1, y + 1]);
+      if (x + 1 < width) meet(c, c + 1, 1, { x0: x + 1, y0: y, x1: x + 1, y1: y + 1 });
+      if (y + 1 < height) meet(c, c + width, width, { x0: x, y0: y + 1, x1: x + 1, y1: y + 1 });
     }
-  return [...borders.values()]
-    .map((border) => {
-      const n = border.length;
-      const middle = nearestToMean(border.stretches);
-      return {
-        ...border,
-        length: n / all,
-        found: border.found / n,
-        soft: border.soft / n,
-        lost: border.lost / n,
-        place: {
-          x: Math.min(1, (middle.x0 + middle.x1) / 2 / grid.across),
-          y: Math.min(1, (middle.y0 + middle.y1) / 2 / grid.down),
-        },
-      };
-    })
-    .sort((a, b) => b.length - a.length);
+  return borders;
 }
 
 /** The cell some way back from a border, as far as its own mass goes. */
@@ -101,11 +88,53 @@ function backed(of: Int16Array, cell: number, along: number, width: number): num
   return at;
 }
 
-/** The stretch that lies nearest to the middle of them all: a place on the border itself. */
-function nearestToMean(stretches: Border['stretches']): Border['stretches'][number] {
-  const x = stretches.reduce((sum, { x0, x1 }) => sum + (x0 + x1) / 2, 0) / stretches.length;
-  const y = stretches.reduce((sum, { y0, y1 }) => sum + (y0 + y1) / 2, 0) / stretches.length;
-  const away = ({ x0, y0, x1, y1 }: Border['stretches'][number]) =>
-    Math.hypot((x0 + x1) / 2 - x, (y0 + y1) / 2 - y);
-  return stretches.reduce((best, stretch) => (away(stretch) < away(best) ? stretch : best));
+function described(
+  one: number,
+  other: number,
+  steps: readonly Step[],
+  all: number,
+  { across, down }: ColourGrid,
+): Border {
+  const counts: Record<Edge, number> = { found: 0, soft: 0, lost: 0 };
+  const lines: EdgeLine[] = [];
+  const onPicture = ({ x, y }: Place): Place => ({
+    x: Math.min(1, x / across),
+    y: Math.min(1, y / down),
+  });
+  for (const { points, stretches } of chained(steps)) {
+    const edges = evened(
+      stretches.map((i) => steps[i].step),
+      EVENED,
+    ).map(edgeOf);
+    const curve = smoothed(points);
+    for (let from = 0, to = 0; from < edges.length; from = to) {
+      while (to < edges.length && edges[to] === edges[from]) to++;
+      counts[edges[from]] += to - from;
+      if (to - from >= LEAST_RUN || to - from === edges.length)
+        lines.push({ edge: edges[from], points: curve.slice(from, to + 1).map(onPicture) });
+    }
+  }
+  return {
+    one,
+    other,
+    length: steps.length / all,
+    found: counts.found / steps.length,
+    soft: counts.soft / steps.length,
+    lost: counts.lost / steps.length,
+    place: onPicture(middleOf(steps)),
+    lines,
+  };
+}
+
+function edgeOf(step: number): Edge {
+  return step >= FOUND ? 'found' : step < LOST ? 'lost' : 'soft';
+}
+
+/** The middle of the stretch that lies nearest to the middle of them all: a place on the border itself. */
+function middleOf(stretches: readonly Stretch[]): Place {
+  const middles = stretches.map(({ x0, y0, x1, y1 }) => ({ x: (x0 + x1) / 2, y: (y0 + y1) / 2 }));
+  const x = middles.reduce((sum, middle) => sum + middle.x, 0) / middles.length;
+  const y = middles.reduce((sum, middle) => sum + middle.y, 0) / middles.length;
+  const away = (place: Place) => Math.hypot(place.x - x, place.y - y);
+  return middles.reduce((best, place) => (away(place) < away(best) ? place : best));
 }

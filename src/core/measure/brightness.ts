@@ -76,7 +76,9 @@ export function misledPixels({ picture: { data }, map }: Sight, step: number): M
   const bins = (step / 10) * VALUE_BINS;
   for (let p = 0, i = 0; p < map.length; p++, i += 4) {
     if (map[p] === NO_VALUE) continue;
-    const [r, g, b] = [data[i], data[i + 1], data[i + 2]];
+    const r = data[i];
+    const g = data[i + 1];
+    const b = data[i + 2];
     const bright = BIN_OF_CHANNEL[r > g ? (r > b ? r : b) : g > b ? g : b];
     if (bright - map[p] <= bins) continue;
     const cell = cellOf(r, g, b);

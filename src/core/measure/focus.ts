@@ -2,7 +2,7 @@ import type { Oklab } from '../colour/oklab';
 import { placeOfCell, type ColourGrid } from '../picture/colour-grid';
 import type { Place } from '../picture/framing';
 import { pieces } from '../picture/pieces';
-import { innermost } from './masses';
+import { innermost } from '../picture/innermost';
 
 export type Reason = 'value' | 'hue' | 'chroma';
 

@@ -1,5 +1,5 @@
 import { writeOklab, type Oklab } from '../colour/oklab';
-import { LINEAR_OF_BYTE, type Rgb } from '../colour/srgb';
+import { LINEAR_OF_BYTE, toLinear, type Rgb } from '../colour/srgb';
 import { CELL_SPACE, cellOf } from '../palette/cells';
 import type { Picture } from '../picture/picture';
 
@@ -41,14 +41,17 @@ export function groupLight({ data }: Picture, map: Uint8Array, groups: number): 
  */
 export function groupColours({ data }: Picture, map: Uint8Array, groups: number): GroupColour[] {
   const counts = new Uint32Array(CELL_SPACE * groups);
-  const sums = new Float64Array(CELL_SPACE * groups * 3);
+  const sums = new Uint32Array(CELL_SPACE * groups * 3);
   for (let p = 0, i = 0; p < map.length; p++, i += 4) {
     if (map[p] >= groups) continue;
-    const k = map[p] * CELL_SPACE + cellOf(data[i], data[i + 1], data[i + 2]);
+    const r = data[i];
+    const g = data[i + 1];
+    const b = data[i + 2];
+    const k = map[p] * CELL_SPACE + cellOf(r, g, b);
     counts[k]++;
-    sums[k * 3] += LINEAR_OF_BYTE[data[i]];
-    sums[k * 3 + 1] += LINEAR_OF_BYTE[data[i + 1]];
-    sums[k * 3 + 2] += LINEAR_OF_BYTE[data[i + 2]];
+    sums[k * 3] += r;
+    sums[k * 3 + 1] += g;
+    sums[k * 3 + 2] += b;
   }
   const ok = new Float64Array(3);
   return Array.from({ length: groups }, (_, group) => {
@@ -59,7 +62,8 @@ export function groupColours({ data }: Picture, map: Uint8Array, groups: number)
       const n = counts[k];
       if (n === 0) continue;
       pixels += n;
-      writeOklab(sums[k * 3] / n, sums[k * 3 + 1] / n, sums[k * 3 + 2] / n, ok, 0);
+      const [r, g, b] = [0, 1, 2].map((c) => toLinear(sums[k * 3 + c] / n / 255));
+      writeOklab(r, g, b, ok, 0);
       for (let c = 0; c < 3; c++) lab[c] += n * ok[c];
       chroma += n * Math.hypot(ok[1], ok[2]);
     }

@@ -1,6 +1,7 @@
 import type { Oklab } from '../colour/oklab';
 import { placeOfCell, type ColourGrid } from '../picture/colour-grid';
 import type { Place } from '../picture/framing';
+import { innermost } from '../picture/innermost';
 
 /** One mass: a connected part of the picture of nearly one colour. */
 export interface Mass {
@@ -27,19 +28,25 @@ export const MASS_CELLS = 180;
 const LEAST_SHARE = 0.004;
 /** Neighbours nearer than this in OKLab are one mass. */
 const ONE_COLOUR = 0.032;
+/** A border with less than this across it is no edge, and what it parts is one turn of light … */
+const NO_EDGE = 0.016;
+/** … while the two are no farther apart than this on the whole. */
+const ONE_TURN = 0.09;
 /** How strongly small pieces are joined: the larger, the coarser. In OKLab distance × cells. */
 const COARSENESS = 0.35;
 
 /**
  * The masses of a picture, best read on its squint. Cells are joined along their least differences
  * while a difference is no larger than those inside the pieces it would join; then pieces that are
- * too small go to the neighbour most like them, and neighbours of nearly one colour are joined.
+ * too small go to the neighbour most like them, and neighbours of nearly one colour, or with no edge
+ * between them, are joined.
  * Source: P. Felzenszwalb, D. Huttenlocher, "Efficient graph-based image segmentation", IJCV 59(2), 2004.
  */
 export function massesOf(grid: ColourGrid): Masses {
   const parts = joinedCells(grid);
-  joinSmall(parts);
-  joinAlike(parts);
+  const beside = neighboursOf(parts, grid.oklab);
+  joinSmall(parts, beside);
+  joinAlike(parts, beside);
   return described(grid, parts);
 }
 
@@ -70,13 +77,7 @@ function joinedCells({ width, height, oklab, seen }: ColourGrid): Parts {
   const gap = (c: number, d: number) => {
     if (!seen[c] || !seen[d]) return;
     ends.push(c, d);
-    gaps.push(
-      Math.sqrt(
-        (oklab[c * 3] - oklab[d * 3]) ** 2 +
-          (oklab[c * 3 + 1] - oklab[d * 3 + 1]) ** 2 +
-          (oklab[c * 3 + 2] - oklab[d * 3 + 2]) ** 2,
-      ),
-    );
+    gaps.push(gapBetween(oklab, c, d));
   };
   for (let c = 0; c < cells; c++) {
     if ((c + 1) % width !== 0) gap(c, c + 1);
@@ -110,6 +111,15 @@ function joinedCells({ width, height, oklab, seen }: ColourGrid): Parts {
   return { width, parent, part, seen: count };
 }
 
+/** The OKLab distance of two cells. */
+function gapBetween(oklab: Float32Array, c: number, d: number): number {
+  return Math.sqrt(
+    (oklab[c * 3] - oklab[d * 3]) ** 2 +
+      (oklab[c * 3 + 1] - oklab[d * 3 + 1]) ** 2 +
+      (oklab[c * 3 + 2] - oklab[d * 3 + 2]) ** 2,
+  );
+}
+
 /** The order of some distances from small to large, counted out in ten thousandths. */
 function risingOrder(gaps: readonly number[]): Uint32Array {
   const steps = gaps.map((gap) => Math.min(9999, Math.round(gap * 10_000)));
@@ -137,38 +147,55 @@ function join({ parent, part }: Parts, one: number, other: number): void {
   for (const key of ['cells', 'L', 'a', 'b'] as const) into[key] += from[key];
 }
 
+/** How two neighbours meet: along how many cells, and the sum of their differences there. */
+interface Meeting {
+  cells: number;
+  gaps: number;
+}
 /** For each root the roots beside it. */
-function neighbours({ width, parent, part }: Parts): Map<number, Set<number>> {
-  const beside = new Map([...part.keys()].map((root) => [root, new Set<number>()]));
-  const meet = (c: number, d: number) => {
+type Neighbours = Map<number, Map<number, Meeting>>;
+
+function neighboursOf({ width, parent, part }: Parts, oklab: Float32Array): Neighbours {
+  const beside: Neighbours = new Map([...part.keys()].map((root) => [root, new Map()]));
+  const meet = (c: number, d: number, along: number) => {
     const one = rootOf(parent, c);
     const other = rootOf(parent, d);
-    if (one === other || !beside.has(one) || !beside.has(other)) return;
-    beside.get(one)?.add(other);
-    beside.get(other)?.add(one);
+    const [ofOne, ofOther] = [beside.get(one), beside.get(other)];
+    if (one === other || !ofOne || !ofOther) return;
+    // A cell farther in on either side, where an edge that runs through a cell is over.
+    const inner =
+      parent[c - along] !== undefined && rootOf(parent, c - along) === one ? c - along : c;
+    const outer =
+      parent[d + along] !== undefined && rootOf(parent, d + along) === other ? d + along : d;
+    const meeting = ofOne.get(other) ?? { cells: 0, gaps: 0 };
+    meeting.cells++;
+    meeting.gaps += gapBetween(oklab, inner, outer);
+    ofOne.set(other, meeting);
+    ofOther.set(one, meeting);
   };
   for (let c = 0; c < parent.length; c++) {
-    if ((c + 1) % width !== 0) meet(c, c + 1);
-    if (c + width < parent.length) meet(c, c + width);
+    if ((c + 1) % width !== 0) meet(c, c + 1, 1);
+    if (c + width < parent.length) meet(c, c + width, width);
   }
   return beside;
 }
 
-/** Joins `other` into `one` in a map of neighbours. */
-function meetAs(beside: Map<number, Set<number>>, one: number, other: number): void {
-  for (const third of beside.get(other) ?? []) {
+/** Joins `other` into `one` among the neighbours. */
+function meetAs(beside: Neighbours, one: number, other: number): void {
+  for (const [third, { cells, gaps }] of beside.get(other) ?? []) {
     beside.get(third)?.delete(other);
     if (third === one) continue;
-    beside.get(third)?.add(one);
-    beside.get(one)?.add(third);
+    const was = beside.get(one)?.get(third) ?? { cells: 0, gaps: 0 };
+    const now = { cells: was.cells + cells, gaps: was.gaps + gaps };
+    beside.get(third)?.set(one, now);
+    beside.get(one)?.set(third, now);
   }
   beside.delete(other);
 }
 
 /** Gives each piece that is too small to the neighbour most like it, the smallest first. */
-function joinSmall(parts: Parts): void {
+function joinSmall(parts: Parts, beside: Neighbours): void {
   const { part, seen } = parts;
-  const beside = neighbours(parts);
   const small = [...part.entries()]
     .filter(([, { cells }]) => cells < LEAST_SHARE * seen)
     .sort(([, one], [, other]) => one.cells - other.cells)
@@ -176,7 +203,7 @@ function joinSmall(parts: Parts): void {
   for (const root of small) {
     const mine = part.get(root);
     if (!mine || mine.cells >= LEAST_SHARE * seen) continue;
-    const nearest = least([...(beside.get(root) ?? [])], (other) =>
+    const nearest = least([...(beside.get(root)?.keys() ?? [])], (other) =>
       distance(mine, part.get(other) as Part),
     );
     if (nearest === null) continue;
@@ -185,17 +212,17 @@ function joinSmall(parts: Parts): void {
   }
 }
 
-/** Joins neighbours of nearly one colour, the most alike first. */
-function joinAlike(parts: Parts): void {
+/** Joins neighbours of nearly one colour, and those that one turns into the other without an edge, the most alike first. */
+function joinAlike(parts: Parts, beside: Neighbours): void {
   const { part } = parts;
-  const beside = neighbours(parts);
   for (;;) {
     let pair: [number, number] | null = null;
-    let nearest = ONE_COLOUR;
+    let nearest = Infinity;
     for (const [one, others] of beside)
-      for (const other of others) {
+      for (const [other, { cells, gaps }] of others) {
         const apart = distance(part.get(one) as Part, part.get(other) as Part);
-        if (apart < nearest) {
+        const turns = gaps / cells < NO_EDGE && apart < ONE_TURN;
+        if ((apart < ONE_COLOUR || turns) && apart < nearest) {
           nearest = apart;
           pair = [one, other];
         }
@@ -243,36 +270,4 @@ function described(grid: ColourGrid, { parent, part, seen }: Parts): Masses {
     };
   });
   return { grid, of, masses };
-}
-
-/** For each label of a map the cell that is farthest from any other label and from the border. */
-export function innermost(of: Int16Array, width: number, labels: number): Int32Array {
-  const last = new Int32Array(labels);
-  const reached = new Uint8Array(of.length);
-  let wave: number[] = [];
-  for (let c = 0; c < of.length; c++) {
-    const x = c % width;
-    const isRim =
-      x === 0 ||
-      x === width - 1 ||
-      c < width ||
-      c >= of.length - width ||
-      [c - 1, c + 1, c - width, c + width].some((d) => of[d] !== of[c]);
-    if (of[c] < 0 || !isRim) continue;
-    reached[c] = 1;
-    wave.push(c);
-  }
-  while (wave.length > 0) {
-    const next: number[] = [];
-    for (const c of wave) {
-      last[of[c]] = c;
-      for (const d of [c - 1, c + 1, c - width, c + width]) {
-        if (d < 0 || d >= of.length || reached[d] || of[d] !== of[c]) continue;
-        reached[d] = 1;
-        next.push(d);
-      }
-    }
-    wave = next;
-  }
-  return last;
 }

@@ -1,36 +1,22 @@
 import fc from 'fast-check';
-import { anyPicture, paintedBy } from '../testing';
+import { anyPicture, greyOf, paintedBy } from '../testing';
 import type { Picture } from '../picture/picture';
-import { greyOfValue, NO_VALUE, VALUE_BINS, valueCounts, valueMap } from '../picture/value-map';
 import { evenEdges, explainedBy, naturalEdges } from './thresholds';
-import {
-  carriedBy,
-  keyOf,
-  quantile,
-  rangeOf,
-  readValues,
-  zoneEdges,
-  zoneOfBin,
-  zonePicture,
-  type Breaks,
-} from './values';
+import { carriedBy, keyOf, quantile, rangeOf, readValues } from './values';
+import type { Breaks } from './zones';
 
 /** Without a squint, so that every pixel counts as it is. */
 const read = (picture: Picture, zones: number, breaks: Breaks) =>
   readValues(picture, { zones, breaks, squint: 0 });
-const grey = (value: number): [number, number, number] => {
-  const byte = greyOfValue(value);
-  return [byte, byte, byte];
-};
 /** A picture of flat greys: each value for its share of a thousand pixels. */
 const patches = (parts: readonly [value: number, share: number][]) =>
   paintedBy(1000, 1, (x) => {
     let before = 0;
     for (const [value, share] of parts) {
       before += share * 1000;
-      if (x < before - 1e-6) return grey(value);
+      if (x < before - 1e-6) return greyOf(value);
     }
-    return grey(parts[parts.length - 1][0]);
+    return greyOf(parts[parts.length - 1][0]);
   });
 
 function within(counts: readonly number[], edges: readonly number[]): number {
@@ -117,7 +103,7 @@ describe('the value reading', () => {
 
   it('reads quantiles off a smooth gradient', () => {
     const { p5, median, p95 } = read(
-      paintedBy(2000, 1, (x) => grey((x / 2000) * 10)),
+      paintedBy(2000, 1, (x) => greyOf((x / 2000) * 10)),
       4,
       'even',
     );
@@ -162,7 +148,7 @@ describe('the value reading', () => {
   });
 
   it('leaves transparent pixels out', () => {
-    const half = paintedBy(10, 1, (x) => (x < 5 ? [...grey(8), 255] : [0, 0, 0, 0]));
+    const half = paintedBy(10, 1, (x) => (x < 5 ? [...greyOf(8), 255] : [0, 0, 0, 0]));
     expect(read(half, 2, 'even').zones.map((zone) => zone.share)).toEqual([0, 1]);
   });
 
@@ -173,21 +159,6 @@ describe('the value reading', () => {
     for (const zones of [1, 10, 2.5, NaN])
       expect(() => read(full, zones, 'even')).toThrow(RangeError);
     expect(quantile([0, 0], 0.5)).toBeNaN();
-  });
-
-  it('draws each zone flat in the grey of its mean', () => {
-    const picture = patches([
-      [2, 0.5],
-      [8, 0.5],
-    ]);
-    const map = valueMap(picture);
-    const edges = zoneEdges(valueCounts(map), 2, 'natural');
-    const { data } = zonePicture(picture, map, edges);
-    expect(new Set(Array.from(data).filter((_, i) => i % 4 === 0)).size).toBe(2);
-    expect(Math.abs(data[0] - greyOfValue(2))).toBeLessThan(3);
-    expect(zoneOfBin(edges)).toHaveLength(VALUE_BINS);
-    const hole = paintedBy(1, 1, () => [1, 1, 1, 0]);
-    expect(zonePicture(hole, Uint8Array.of(NO_VALUE), edges).data[3]).toBe(0);
   });
 
   it('says how many values carry it, with the curve', () => {
@@ -207,7 +178,7 @@ describe('the value reading', () => {
     expect(read(patches([[6, 1]]), 2, 'even').carriedBy).toBe(1);
     // Equal parts of an even spread leave 1/N² of its variance: five are needed for 95 %.
     const gradient = read(
-      paintedBy(2000, 1, (x) => grey((x / 2000) * 10)),
+      paintedBy(2000, 1, (x) => greyOf((x / 2000) * 10)),
       2,
       'natural',
     );
@@ -230,7 +201,7 @@ describe('the value reading', () => {
 
   it('reads zones through the squint and percentiles without it', () => {
     // Grain of two values within one tone, beside a dark mass.
-    const speckled = paintedBy(120, 120, (x, y) => grey(x < 40 ? 2 : (x + y) % 2 ? 6 : 7));
+    const speckled = paintedBy(120, 120, (x, y) => greyOf(x < 40 ? 2 : (x + y) % 2 ? 6 : 7));
     const sharp = readValues(speckled, { zones: 3, breaks: 'natural', squint: 0 });
     const through = readValues(speckled, { zones: 3, breaks: 'natural', squint: 0.03 });
     expect(sharp.carriedBy).toBeGreaterThanOrEqual(2);

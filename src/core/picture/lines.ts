@@ -8,11 +8,17 @@ export interface Stretch {
   y1: number;
 }
 
+/** A line of stretches: one point more than stretches, which are named by their number. */
+export interface Chain {
+  points: Place[];
+  stretches: number[];
+}
+
 /**
  * Stretches put together where their ends meet, each used once: lines from end to end, or closed ones
  * whose last point is their first. Where more than two meet, lines end.
  */
-export function chained(stretches: readonly Stretch[]): Place[][] {
+export function chained(stretches: readonly Stretch[]): Chain[] {
   const at = new Map<string, number[]>();
   const key = (x: number, y: number) => `${x},${y}`;
   const add = (end: string, i: number) => at.set(end, [...(at.get(end) ?? []), i]);
@@ -21,12 +27,14 @@ export function chained(stretches: readonly Stretch[]): Place[][] {
     add(key(x1, y1), i);
   });
   const used = new Uint8Array(stretches.length);
-  const follow = (first: number, fromStart: boolean): Place[] => {
+  const follow = (first: number, fromStart: boolean): Chain => {
     const line: Place[] = [];
+    const along: number[] = [];
     let i = first;
     let forward = fromStart;
     for (;;) {
       used[i] = 1;
+      along.push(i);
       const { x0, y0, x1, y1 } = stretches[i];
       const [from, to] = forward
         ? [
@@ -41,12 +49,12 @@ export function chained(stretches: readonly Stretch[]): Place[][] {
       line.push(to);
       const here = at.get(key(to.x, to.y)) ?? [];
       const next = here.length === 2 ? here.find((one) => !used[one]) : undefined;
-      if (next === undefined) return line;
+      if (next === undefined) return { points: line, stretches: along };
       i = next;
       forward = stretches[i].x0 === to.x && stretches[i].y0 === to.y;
     }
   };
-  const lines: Place[][] = [];
+  const lines: Chain[] = [];
   // From loose ends and crossings first; what is left then are closed lines.
   for (const onlyEnds of [true, false])
     stretches.forEach(({ x0, y0, x1, y1 }, i) => {
@@ -59,20 +67,31 @@ export function chained(stretches: readonly Stretch[]): Place[][] {
   return lines;
 }
 
-/** A line with its corners cut twice, its ends kept. Source: G. Chaikin, 1974. */
-export function smoothed(line: readonly Place[], rounds = 2): Place[] {
-  let points = [...line];
-  for (let round = 0; round < rounds && points.length > 2; round++) {
-    const next = [points[0]];
-    for (let i = 0; i + 1 < points.length; i++) {
-      const [a, b] = [points[i], points[i + 1]];
-      next.push(
-        { x: a.x * 0.75 + b.x * 0.25, y: a.y * 0.75 + b.y * 0.25 },
-        { x: a.x * 0.25 + b.x * 0.75, y: a.y * 0.25 + b.y * 0.75 },
-      );
+/**
+ * A line along the cells of a grid without their steps: each point the mean of those within `reach`
+ * of it, fewer near an end, so that ends stay where they are; a closed line goes round.
+ */
+export function smoothed(line: readonly Place[], reach = 3): Place[] {
+  const last = line.length - 1;
+  const closed = last > 2 * reach && line[0].x === line[last].x && line[0].y === line[last].y;
+  return line.map((_, i) => {
+    const within = closed ? reach : Math.min(reach, i, last - i);
+    let x = 0;
+    let y = 0;
+    for (let k = i - within; k <= i + within; k++) {
+      // The last point of a closed line is its first.
+      const point = closed ? line[((k % last) + last) % last] : line[k];
+      x += point.x;
+      y += point.y;
     }
-    next.push(points[points.length - 1]);
-    points = next;
-  }
-  return points;
+    return { x: x / (2 * within + 1), y: y / (2 * within + 1) };
+  });
+}
+
+/** The means of numbers along a line, each of those within `reach` of it. */
+export function evened(numbers: readonly number[], reach: number): number[] {
+  return numbers.map((_, i) => {
+    const near = numbers.slice(Math.max(0, i - reach), i + reach + 1);
+    return near.reduce((sum, n) => sum + n, 0) / near.length;
+  });
 }

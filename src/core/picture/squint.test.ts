@@ -1,13 +1,9 @@
 import fc from 'fast-check';
-import { anyPicture, paintedBy } from '../testing';
+import { anyPicture, greyOf, paintedBy } from '../testing';
 import type { Picture } from './picture';
 import { MOST_SQUINT, squint } from './squint';
-import { greyOfValue, valueMap, valueOfBin } from './value-map';
+import { valueMap, valueOfBin } from './value-map';
 
-const grey = (value: number): [number, number, number] => {
-  const byte = greyOfValue(value);
-  return [byte, byte, byte];
-};
 /** Reads values off a picture whose map is made once. */
 function reader(picture: Picture) {
   const map = valueMap(picture);
@@ -31,7 +27,7 @@ function reader(picture: Picture) {
 
 describe('the squint', () => {
   it('leaves the picture alone at nothing, and refuses more than it can', () => {
-    const picture = paintedBy(40, 30, (x) => grey(x / 5));
+    const picture = paintedBy(40, 30, (x) => greyOf(x / 5));
     expect(squint(picture, 0)).toBe(picture);
     for (const radius of [-0.01, MOST_SQUINT + 0.001, NaN])
       expect(() => squint(picture, radius)).toThrow(RangeError);
@@ -40,7 +36,7 @@ describe('the squint', () => {
   it('merges grain within a shape and keeps the edge between two', () => {
     const speckled = paintedBy(160, 120, (x, y) => {
       const noise = ((x * 7 + y * 13) % 5) * 0.25 - 0.5;
-      return grey((x < 80 ? 3 : 7) + noise);
+      return greyOf((x < 80 ? 3 : 7) + noise);
     });
     const out = reader(squint(speckled, 0.02));
     expect(reader(speckled).spread(10, 10, 60, 110)).toBeGreaterThan(0.3);
@@ -56,7 +52,7 @@ describe('the squint', () => {
     const dotted = paintedBy(200, 200, (x, y) => {
       const dot = (x - 50) ** 2 + (y - 50) ** 2 < 4;
       const disc = (x - 130) ** 2 + (y - 130) ** 2 < 900;
-      return grey(dot || disc ? 2 : 8);
+      return greyOf(dot || disc ? 2 : 8);
     });
     const out = reader(squint(dotted, 0.04));
     expect(out.at(50, 50)).toBeGreaterThan(5);

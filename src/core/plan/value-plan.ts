@@ -1,5 +1,5 @@
 import { onScale, type ValueScale } from '../colour/value-scale';
-import { innermost } from '../measure/masses';
+import { innermost } from '../picture/innermost';
 import { zoneEdges, zonesOf, type Zone, type ZoneCut } from '../measure/zones';
 import { sampledBlocks } from '../picture/blocks';
 import { colourGrid, placeOfCell, type ColourGrid } from '../picture/colour-grid';

@@ -6,7 +6,17 @@ import { FIRST_VIEW, queryOf, viewFrom, type View } from './view';
 describe('the view in the address', () => {
   const anyView: fc.Arbitrary<View> = fc.record({
     step: fc.constantFrom('look', 'values', 'palette'),
+    topic: fc.constant('zones'),
     lens: fc.constantFrom('picture', 'greys', 'zones'),
+    zoneLook: fc.constantFrom('greys', 'colours', 'outlines'),
+    pair: fc.constantFrom(
+      [],
+      [{ x: 0.1, y: 0.25 }],
+      [
+        { x: 0.1, y: 0.25 },
+        { x: 1, y: 0 },
+      ],
+    ),
     wipe: fc.option(fc.integer({ min: 0, max: 1000 }).map((n) => n / 1000)),
     zoom: fc.integer({ min: 1001, max: 16000 }).map((n) => n / 1000),
     centre: fc.record({ x: fc.constantFrom(0, 0.25, 0.5), y: fc.constantFrom(0.125, 1) }),
@@ -17,11 +27,22 @@ describe('the view in the address', () => {
     fc.assert(
       fc.property(anyView, (view) => {
         const back = viewFrom(new URLSearchParams(queryOf(view)));
-        const onlyInValues = view.step === 'values' ? {} : { lens: FIRST_VIEW.lens, wipe: null };
+        const { lens, wipe, zoneLook, pair } = FIRST_VIEW;
+        const onlyInValues = view.step === 'values' ? {} : { lens, wipe, zoneLook, pair };
         expect(back).toEqual({ ...view, ...onlyInValues });
       }),
     );
     expect(queryOf(FIRST_VIEW)).toBe('');
+  });
+
+  it('opens each topic with its own lens and refuses another’s', () => {
+    const of = (query: string) => viewFrom(new URLSearchParams(query));
+    expect(of('step=values&topic=light').lens).toBe('sides');
+    expect(of('step=values&topic=light&lens=busy').lens).toBe('sides');
+    expect(of('step=values&topic=focus&lens=busy').lens).toBe('busy');
+    expect(of('step=values&topic=parting&place=0.1,0.2&place=x&place=1,1').pair).toEqual([
+      { x: 0.1, y: 0.2 },
+    ]);
   });
 
   it('makes sense of nonsense', () => {

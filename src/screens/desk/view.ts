@@ -17,13 +17,21 @@ export const LENSES = [
   'edges',
 ] as const;
 export type Lens = (typeof LENSES)[number];
-/** What can be laid over the picture under each topic; the first is how the topic opens. */
+/** What can be laid over the picture under each topic. */
 export const LENSES_OF: Record<Topic, readonly Lens[]> = {
-  zones: ['greys', 'picture', 'squint', 'zones'],
-  light: ['sides', 'picture'],
+  zones: ['picture', 'squint', 'greys', 'zones'],
+  light: ['picture', 'sides'],
   parting: ['picture', 'greys', 'merging'],
   focus: ['picture', 'edges', 'busy'],
   brightness: ['picture'],
+};
+/** How each topic opens. */
+export const FIRST_LENS: Record<Topic, Lens> = {
+  zones: 'greys',
+  light: 'sides',
+  parting: 'picture',
+  focus: 'picture',
+  brightness: 'picture',
 };
 export const ZONE_LOOKS = ['greys', 'colours', 'outlines'] as const;
 
@@ -68,7 +76,7 @@ export function viewFrom(query: URLSearchParams): View {
   return {
     step: oneOf(STEPS, query.get('step')) ?? FIRST_VIEW.step,
     topic,
-    lens: oneOf(LENSES_OF[topic], query.get('lens')) ?? LENSES_OF[topic][0],
+    lens: oneOf(LENSES_OF[topic], query.get('lens')) ?? FIRST_LENS[topic],
     zoneLook: oneOf(ZONE_LOOKS, query.get('as')) ?? FIRST_VIEW.zoneLook,
     pair: pairFrom(query.getAll('place')),
     wipe: number(query.get('wipe'), 0, 1),
@@ -84,7 +92,7 @@ export function queryOf(view: View): string {
   if (view.step !== FIRST_VIEW.step) query.set('step', view.step);
   if (view.step === 'values') {
     if (view.topic !== FIRST_VIEW.topic) query.set('topic', view.topic);
-    if (view.lens !== LENSES_OF[view.topic][0]) query.set('lens', view.lens);
+    if (view.lens !== FIRST_LENS[view.topic]) query.set('lens', view.lens);
     if (view.zoneLook !== FIRST_VIEW.zoneLook) query.set('as', view.zoneLook);
     for (const { x, y } of view.pair) query.append('place', `${short(x)},${short(y)}`);
     if (view.wipe !== null) query.set('wipe', short(view.wipe));

@@ -1,5 +1,5 @@
 import { readBalance, type Balance } from '@/core/measure/balance';
-import type { Edge } from '@/core/measure/borders';
+import type { EdgeLine } from '@/core/measure/borders';
 import {
   brightnessPicture,
   misledPixels,
@@ -27,8 +27,6 @@ import {
   type ZoneBody,
   type ZoneCut,
 } from '@/core/measure/zones';
-import { chained, smoothed } from '@/core/picture/lines';
-import type { Place } from '@/core/picture/framing';
 import type { Picture } from '@/core/picture/picture';
 import { greyPicture, NO_VALUE } from '@/core/picture/value-map';
 import { veil } from '@/core/picture/veil';
@@ -38,12 +36,6 @@ import type { Held } from './held';
 /** Zones as a study has them: always a number. */
 export type ZoneSettings = ZoneCut & { squint: number };
 export type ZoneLook = 'greys' | 'colours' | 'outlines';
-
-/** A line to draw over the picture, in fractions of it. */
-export interface DrawnLine {
-  edge: Edge;
-  points: Place[];
-}
 
 /** The part of a picture that stays while the rest steps back. */
 export type ValuePart =
@@ -57,9 +49,6 @@ export interface SeparationReading {
   edges: ValueStudy['edges'];
   masses: number;
 }
-
-/** Runs of a border's stretches shorter than this are a brush's doing, not an edge of its own. */
-const LEAST_RUN = 3;
 
 /** What the Desk's worker is asked in the step Values. `quick` is for following a hand: at half the size. */
 export function valueCalls(held: () => Held, handOver: (picture: Picture) => Picture) {
@@ -120,27 +109,14 @@ export function valueCalls(held: () => Held, handOver: (picture: Picture) => Pic
       };
     },
 
-    /** The borders between masses as lines, found, soft and lost; or only where masses merge. */
-    edgeLines(squint: number, merging: number | null): DrawnLine[] {
+    /** The borders between masses as lines; all of them, or only where masses merge. */
+    edgeLines(squint: number, merging: number | null): EdgeLine[] {
       const { masses, borders } = held().masses(squint);
-      const { across, down } = masses.grid;
-      const pairs =
-        merging === null ? null : mergingMasses(masses, borders, merging).map(({ pair }) => pair);
+      if (merging === null) return borders.flatMap(({ lines }) => lines);
+      const pairs = mergingMasses(masses, borders, merging).map(({ pair }) => pair.join());
       return borders
-        .filter(({ one, other }) => !pairs || pairs.some(([a, b]) => a === one && b === other))
-        .flatMap(({ stretches }) =>
-          (['found', 'soft', 'lost'] as const).flatMap((edge) =>
-            chained(pairs ? stretches : stretches.filter((stretch) => stretch.edge === edge))
-              .filter((line) => line.length > LEAST_RUN && (!pairs || edge === 'lost'))
-              .map((line) => ({
-                edge,
-                points: smoothed(line).map(({ x, y }) => ({
-                  x: Math.min(1, x / across),
-                  y: Math.min(1, y / down),
-                })),
-              })),
-          ),
-        );
+        .filter(({ one, other }) => pairs.includes([one, other].join()))
+        .flatMap(({ lines }) => lines.map((line) => ({ ...line, edge: 'lost' as const })));
     },
 
     readFocus(): Omit<FocusReading, 'busy'> & { balance: Balance } {

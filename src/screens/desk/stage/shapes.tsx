@@ -1,7 +1,7 @@
 'use client';
 
 import { Circle, Label, Line, Shape, Tag, Text } from 'react-konva';
-import type { DrawnLine } from '@/workers/browser/value-calls';
+import type { EdgeLine } from '@/core/measure/borders';
 import type { Viewport } from './viewport';
 
 interface Size {
@@ -35,10 +35,10 @@ export function Ring({ x, y, radius, strong, label }: RingProps) {
 }
 
 /** How the edges of masses are drawn: found ones whole, soft ones thin, lost ones in dots. */
-const STROKES: Record<DrawnLine['edge'], { width: number; dash: number[] }> = {
+const STROKES: Record<EdgeLine['edge'], { width: number; dash: number[] }> = {
   found: { width: 2, dash: [] },
   soft: { width: 0.75, dash: [] },
-  lost: { width: 2.5, dash: [1, 6] },
+  lost: { width: 1.5, dash: [0.1, 5] },
 };
 
 export function EdgeLines({
@@ -46,7 +46,7 @@ export function EdgeLines({
   viewport,
   picture,
 }: {
-  lines: readonly DrawnLine[];
+  lines: readonly EdgeLine[];
   viewport: Viewport;
   picture: Size;
 }) {
@@ -58,7 +58,7 @@ export function EdgeLines({
     const { width, dash } = STROKES[edge];
     const style = { points: at, dash, lineCap: 'round', lineJoin: 'round' } as const;
     return [
-      <Line key={`${i} rim`} {...style} stroke="#ffffff" strokeWidth={width + 2} />,
+      <Line key={`${i} rim`} {...style} stroke="#ffffff" strokeWidth={width + 1.75} />,
       <Line key={i} {...style} stroke="#000000" strokeWidth={width} />,
     ];
   });

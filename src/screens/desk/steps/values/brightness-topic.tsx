@@ -26,7 +26,7 @@ export function BrightnessTopic() {
         greys part by more than a step they are hatched.
       </p>
       {causes.length > 0 && (
-        <Section title="The colours that cause it" aside="value as it is, by brightness">
+        <Section title="What causes it" aside="as it is, by brightness">
           {causes.map(({ family, share, colour, value, byBrightness }) => (
             <Pointing
               key={family}

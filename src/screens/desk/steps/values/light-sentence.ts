@@ -3,7 +3,7 @@ import type { ValueScale } from '@/core/colour/value-scale';
 import { percent, stepWords } from '@/ui/words';
 
 /** Differences smaller than these are none worth saying. */
-const SAME_TEMPERATURE = 0.05;
+const SAME_TEMPERATURE = 0.08;
 const SAME_CHROMA = 0.006;
 
 /** How light and shadow part: how much each takes, and how the shadow differs in value, temperature and chroma. */

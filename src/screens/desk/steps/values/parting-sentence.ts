@@ -1,4 +1,4 @@
-import { colourName } from '@/core/colour/name';
+import { shortName } from '@/core/colour/name';
 import type { Oklab } from '@/core/colour/oklab';
 import type { Merging, Separation } from '@/core/measure/separation';
 import { placeWords } from '@/core/picture/place-words';
@@ -20,7 +20,7 @@ export function mergingSentence(merging: readonly Merging[], masses: number): st
       : `${capital(several(merging.length, 'pair'))} of neighbours merge`;
   return (
     `${pairs} in black and white` +
-    `${merging.length > 1 ? ', above all' : ':'} ${colourName(one.colour)} and ${colourName(other.colour)}, ${placeWords(place)}.`
+    `${merging.length > 1 ? ', above all' : ':'} ${shortName(one.colour)} and ${shortName(other.colour)}, ${placeWords(place)}.`
   );
 }
 
@@ -40,5 +40,5 @@ export function separationSentence(
 
 /** "dull dark blue against moderate light orange". */
 export function against([one, other]: readonly [Oklab, Oklab]): string {
-  return `${colourName(one)} against ${colourName(other)}`;
+  return `${shortName(one)} against ${shortName(other)}`;
 }

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { hexFromOklab } from '@/core/colour/hex';
-import { colourName } from '@/core/colour/name';
+import { colourName, shortName } from '@/core/colour/name';
 import type { Oklab } from '@/core/colour/oklab';
 import { valueOfOklab } from '@/core/colour/value';
 import { separationOf, type Merging } from '@/core/measure/separation';
@@ -171,7 +171,7 @@ function MergingList({ merging }: { merging: readonly Merging[] }) {
             <span className="h-9 w-6" style={{ background: hexFromOklab(other.colour) }} />
           </span>
           <span className="text-[15px] leading-tight">
-            {capital(colourName(one.colour))} and {colourName(other.colour)}, {placeWords(place)}:{' '}
+            {capital(shortName(one.colour))} and {shortName(other.colour)}, {placeWords(place)}:{' '}
             {stepWords(steps, settings.scale)}
           </span>
         </Pointing>

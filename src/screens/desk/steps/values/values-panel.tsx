@@ -2,7 +2,7 @@
 
 import { Choice } from '@/ui/choice';
 import { useDesk, useDeskStore } from '../../desk-store';
-import { LENSES_OF, type Topic } from '../../view';
+import { FIRST_LENS, type Topic } from '../../view';
 import { BrightnessTopic } from './brightness-topic';
 import { FocusTopic } from './focus-topic';
 import { LightTopic } from './light-topic';
@@ -34,7 +34,7 @@ export function ValuesPanel() {
             title,
           }))}
           onChange={(next) => {
-            look({ topic: next, lens: LENSES_OF[next][0] });
+            look({ topic: next, lens: FIRST_LENS[next] });
             set({ tool: 'look', hovered: null, pinned: null });
           }}
         />
