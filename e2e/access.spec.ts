@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test, appFor } from './app';
-import { deskIsSet, openStudy, toStep, tray } from './hands';
+import { deskIsSet, openStudy, toStep, toTopic, tray } from './hands';
 
 const app = appFor('demo');
 
@@ -54,6 +54,19 @@ for (const surround of ['paper', 'studio grey', 'night']) {
       await hasNoViolation(page, step);
       await isNeutral(page);
     }
+    await toStep(page, 'Values');
+    for (const topic of ['light', 'parting', 'focus', 'greys']) {
+      await toTopic(page, topic);
+      await expect(page.getByTestId('finding')).not.toContainText('…');
+      await hasNoViolation(page, `Values, ${topic}`);
+      await isNeutral(page);
+    }
+    await toTopic(page, 'spread');
+    await page.getByRole('button', { name: 'Value plan to print' }).click();
+    await expect(page.getByAltText(/^Value plan in/)).toBeVisible();
+    await hasNoViolation(page, 'Value plan');
+    await page.keyboard.press('Escape');
+    await toStep(page, 'Palette');
     await tray(page).first().click();
     await page.getByText('Figures').click();
     await hasNoViolation(page, 'Palette, a swatch');

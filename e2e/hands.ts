@@ -54,6 +54,20 @@ export async function toStep(page: Page, step: 'Look' | 'Values' | 'Palette'): P
     .click();
 }
 
+/** Chooses one of a few that stand side by side. */
+export async function choose(page: Page, among: string, name: string): Promise<void> {
+  await page
+    .getByRole('radiogroup', { name: among, exact: true })
+    .or(page.getByRole('group', { name: among, exact: true }))
+    .getByRole('radio', { name, exact: true })
+    .click();
+}
+
+/** What the step Values is asked. */
+export async function toTopic(page: Page, topic: string): Promise<void> {
+  await choose(page, 'What is asked', topic);
+}
+
 export async function isSaved(page: Page): Promise<void> {
   await expect(page.getByTestId('save-state')).toHaveText('saved');
 }

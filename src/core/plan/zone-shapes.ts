@@ -22,6 +22,9 @@ export function zoneShapes(
   const pathOf = (ring: number[][]) =>
     `M${ring
       .slice(0, -1)
+      .filter(
+        (point, i, points) => !isStraight(points.at(i - 1), point, points[(i + 1) % points.length]),
+      )
       .map(([px, py]) => `${x(px) / 100} ${y(py) / 100}`)
       .join('L')}Z`;
   // The darkest zone is all there is.
@@ -31,6 +34,13 @@ export function zoneShapes(
       .coordinates.flatMap((polygon) => polygon.filter((ring) => area(ring) >= least).map(pathOf))
       .join(''),
   );
+}
+
+/** Whether a point lies on the straight line between its neighbours, and so says nothing. */
+function isStraight(before: number[] | undefined, [x, y]: number[], [nextX, nextY]: number[]) {
+  if (!before) return false;
+  const [x0, y0] = before;
+  return Math.abs((x - x0) * (nextY - y0) - (y - y0) * (nextX - x0)) < 1e-3;
 }
 
 /** The area of a closed ring, whichever way it runs. */

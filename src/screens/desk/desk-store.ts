@@ -39,22 +39,17 @@ export interface DeskState extends DocumentState<StudyDocument> {
   selected: string | null;
   originalHeld: boolean;
   brush: Brush;
-  /** Whether a hand is on a slider that the picture follows: it is drawn at half the size till it lets go. */
+  /** Whether a hand moves what the picture follows: till it rests, the picture is drawn at half the size. */
   sliding: boolean;
+  /** Says that the hand has moved. */
+  slide: () => void;
 
   look: (part: Partial<View>) => void;
   set: (
     part: Partial<
       Pick<
         DeskState,
-        | 'tool'
-        | 'pointer'
-        | 'hovered'
-        | 'pinned'
-        | 'selected'
-        | 'originalHeld'
-        | 'brush'
-        | 'sliding'
+        'tool' | 'pointer' | 'hovered' | 'pinned' | 'selected' | 'originalHeld' | 'brush'
       >
     >,
   ) => void;
@@ -62,8 +57,12 @@ export interface DeskState extends DocumentState<StudyDocument> {
 
 export type DeskStore = StoreApi<DeskState>;
 
+/** Milliseconds without a move after which a hand rests. */
+const RESTS_AFTER = 150;
+
 /** All that one open Desk holds: the document with its history, and how it is being looked at. */
 export function createDeskStore(document: StudyDocument, view: View): DeskStore {
+  let resting: ReturnType<typeof setTimeout> | undefined;
   return createStore<DeskState>((set) => ({
     ...documentState(document, set),
     view,
@@ -75,6 +74,11 @@ export function createDeskStore(document: StudyDocument, view: View): DeskStore 
     originalHeld: false,
     brush: { side: 'shadow', radius: 0.02 },
     sliding: false,
+    slide: () => {
+      clearTimeout(resting);
+      resting = setTimeout(() => set({ sliding: false }), RESTS_AFTER);
+      set({ sliding: true });
+    },
     look: (part) => set(({ view: was }) => ({ view: { ...was, ...part } })),
     set: (part) => set(part),
   }));

@@ -1,7 +1,7 @@
 'use client';
 
 import type { StudyDocument } from '@/contracts/study';
-import type { EdgeLine } from '@/core/measure/borders';
+import type { DrawnLine } from '@/workers/browser/value-calls';
 import { useSettings } from '@/ui/settings';
 import { stepOf } from '@/ui/words';
 import { useDesk, useDocument, type Focus } from './desk-store';
@@ -11,7 +11,7 @@ const zonesKey = ({ zones, breaks, thresholds, squint }: StudyDocument['values']
   JSON.stringify([zones, breaks, thresholds, squint]);
 
 /** What the step lays over the picture: another picture, and lines. */
-export function useLens(): { lens: HTMLCanvasElement | null; lines: readonly EdgeLine[] } {
+export function useLens(): { lens: HTMLCanvasElement | null; lines: readonly DrawnLine[] } {
   const { step, topic, lens, zoneLook } = useDesk((state) => state.view);
   const quick = useDesk((state) => state.sliding);
   const values = useDocument((document) => document.values);

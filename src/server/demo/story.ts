@@ -5,14 +5,18 @@ import { z } from 'zod';
 import { areaSchema } from '@/contracts/colour';
 import { studyDocumentSchema } from '@/contracts/study';
 
-const { title, maker, source, rights, kind, aims, values } = studyDocumentSchema.shape;
+const { title, maker, source, rights, kind, aims, values, lightAndShadow } =
+  studyDocumentSchema.shape;
 
 const pickSchema = areaSchema.extend({ name: z.string().optional(), note: z.string().default('') });
 
 /** A study of the story: what the illustrator has said about a picture so far. */
 const storyStudySchema = z.object({
   picture: z.string(),
-  about: z.object({ title, maker, source, rights, kind, aims, values }).partial().default({}),
+  about: z
+    .object({ title, maker, source, rights, kind, aims, values, lightAndShadow })
+    .partial()
+    .default({}),
   /** How many colours were extracted, if another number than the first. */
   count: z.number().int().min(2).max(16).optional(),
   picks: z.array(pickSchema).default([]),

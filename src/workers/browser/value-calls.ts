@@ -1,5 +1,5 @@
 import { readBalance, type Balance } from '@/core/measure/balance';
-import type { EdgeLine } from '@/core/measure/borders';
+import type { Edge } from '@/core/measure/borders';
 import {
   brightnessPicture,
   misledPixels,
@@ -27,6 +27,7 @@ import {
   type ZoneBody,
   type ZoneCut,
 } from '@/core/measure/zones';
+import type { Place } from '@/core/picture/framing';
 import type { Picture } from '@/core/picture/picture';
 import { greyPicture, NO_VALUE } from '@/core/picture/value-map';
 import { veil } from '@/core/picture/veil';
@@ -36,6 +37,12 @@ import type { Held } from './held';
 /** Zones as a study has them: always a number. */
 export type ZoneSettings = ZoneCut & { squint: number };
 export type ZoneLook = 'greys' | 'colours' | 'outlines';
+
+/** A line to draw over the picture, in fractions of it. */
+export interface DrawnLine {
+  kind: Edge | 'merging';
+  points: Place[];
+}
 
 /** The part of a picture that stays while the rest steps back. */
 export type ValuePart =
@@ -110,13 +117,16 @@ export function valueCalls(held: () => Held, handOver: (picture: Picture) => Pic
     },
 
     /** The borders between masses as lines; all of them, or only where masses merge. */
-    edgeLines(squint: number, merging: number | null): EdgeLine[] {
+    edgeLines(squint: number, merging: number | null): DrawnLine[] {
       const { masses, borders } = held().masses(squint);
-      if (merging === null) return borders.flatMap(({ lines }) => lines);
+      if (merging === null)
+        return borders.flatMap(({ lines }) =>
+          lines.map(({ edge, points }) => ({ kind: edge, points })),
+        );
       const pairs = mergingMasses(masses, borders, merging).map(({ pair }) => pair.join());
       return borders
         .filter(({ one, other }) => pairs.includes([one, other].join()))
-        .flatMap(({ lines }) => lines.map((line) => ({ ...line, edge: 'lost' as const })));
+        .flatMap(({ lines }) => lines.map(({ points }) => ({ kind: 'merging', points })));
     },
 
     readFocus(): Omit<FocusReading, 'busy'> & { balance: Balance } {
@@ -131,9 +141,13 @@ export function valueCalls(held: () => Held, handOver: (picture: Picture) => Pic
       const { width, height } = held().picture;
       const data = new Uint8ClampedArray(width * height * 4);
       for (let y = 0, i = 0; y < height; y++) {
-        const row = Math.floor((y / height) * grid.down) * grid.width;
         for (let x = 0; x < width; x++, i += 4) {
-          const strength = busy[row + Math.floor((x / width) * grid.across)];
+          const strength = between(
+            busy,
+            grid.width,
+            ((x + 0.5) / width) * grid.across - 0.5,
+            ((y + 0.5) / height) * grid.down - 0.5,
+          );
           data[i] = data[i + 1] = data[i + 2] = 119;
           data[i + 3] = 225 * (1 - Math.min(1, strength * 1.6)) ** 1.5;
         }
@@ -145,6 +159,20 @@ export function valueCalls(held: () => Held, handOver: (picture: Picture) => Pic
       return valuePlan(held().through(settings.squint), settings);
     },
   };
+}
+
+/** A number of a grid of them between its cells, whose middles lie at whole numbers. */
+function between(numbers: Float32Array, width: number, x: number, y: number): number {
+  const height = numbers.length / width;
+  const x0 = Math.min(width - 1, Math.max(0, Math.floor(x)));
+  const y0 = Math.min(height - 1, Math.max(0, Math.floor(y)));
+  const x1 = Math.min(width - 1, x0 + 1);
+  const y1 = Math.min(height - 1, y0 + 1);
+  const fx = Math.min(1, Math.max(0, x - x0));
+  const fy = Math.min(1, Math.max(0, y - y0));
+  const upper = numbers[y0 * width + x0] * (1 - fx) + numbers[y0 * width + x1] * fx;
+  const lower = numbers[y1 * width + x0] * (1 - fx) + numbers[y1 * width + x1] * fx;
+  return upper * (1 - fy) + lower * fy;
 }
 
 /** How far the lines of a hatching stand apart and how wide they are, in shares of the longer side. */

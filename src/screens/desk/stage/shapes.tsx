@@ -1,7 +1,7 @@
 'use client';
 
 import { Circle, Label, Line, Shape, Tag, Text } from 'react-konva';
-import type { EdgeLine } from '@/core/measure/borders';
+import type { DrawnLine } from '@/workers/browser/value-calls';
 import type { Viewport } from './viewport';
 
 interface Size {
@@ -35,10 +35,11 @@ export function Ring({ x, y, radius, strong, label }: RingProps) {
 }
 
 /** How the edges of masses are drawn: found ones whole, soft ones thin, lost ones in dots. */
-const STROKES: Record<EdgeLine['edge'], { width: number; dash: number[] }> = {
+const STROKES: Record<DrawnLine['kind'], { width: number; dash: number[] }> = {
   found: { width: 2, dash: [] },
   soft: { width: 0.75, dash: [] },
   lost: { width: 1.5, dash: [0.1, 5] },
+  merging: { width: 3, dash: [] },
 };
 
 export function EdgeLines({
@@ -46,16 +47,16 @@ export function EdgeLines({
   viewport,
   picture,
 }: {
-  lines: readonly EdgeLine[];
+  lines: readonly DrawnLine[];
   viewport: Viewport;
   picture: Size;
 }) {
-  return lines.map(({ edge, points }, i) => {
+  return lines.map(({ kind, points }, i) => {
     const at = points.flatMap(({ x, y }) => [
       viewport.x + x * picture.width * viewport.scale,
       viewport.y + y * picture.height * viewport.scale,
     ]);
-    const { width, dash } = STROKES[edge];
+    const { width, dash } = STROKES[kind];
     const style = { points: at, dash, lineCap: 'round', lineJoin: 'round' } as const;
     return [
       <Line key={`${i} rim`} {...style} stroke="#ffffff" strokeWidth={width + 1.75} />,

@@ -3,7 +3,7 @@
 import { useGesture } from '@use-gesture/react';
 import { useEffect, useRef, useState } from 'react';
 import { Group, Image, Layer, Stage as Konva } from 'react-konva';
-import type { EdgeLine } from '@/core/measure/borders';
+import type { DrawnLine } from '@/workers/browser/value-calls';
 import { useDesk, useDeskStore, type Point } from '../desk-store';
 import { usePicture } from '../picture-room';
 import { hold, readingKeys } from './reading-keys';
@@ -20,7 +20,7 @@ interface Props {
   veil: HTMLCanvasElement | null;
   /** Leaves one round place clear and dims the rest. */
   spot: Area | null;
-  lines: readonly EdgeLine[];
+  lines: readonly DrawnLine[];
   /** Areas to mark, each with a label if it has one. */
   marks: readonly (Area & { id: string; strong: boolean; label?: string })[];
   /** The radius of the area under the pointer. */

@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 export function Finding({ children }: { children: ReactNode }) {
   return (
     <p className="mb-3 font-serif text-[21px] leading-[1.18] text-pretty" data-testid="finding">
-      {children}
+      {typeof children === 'string' ? children.replaceAll(' %', '\u00a0%') : children}
     </p>
   );
 }

@@ -19,12 +19,10 @@ interface Props {
   marks: { p5: number; median: number; p95: number };
   scale: ValueScale;
   onMove: (index: number, to: number) => void;
-  /** When the hand lets go. */
-  onDone: () => void;
 }
 
 /** How much of the picture there is at each value, dark to the left; the thresholds between zones can be dragged. */
-export function Histogram({ counts, thresholds, marks, scale, onMove, onDone }: Props) {
+export function Histogram({ counts, thresholds, marks, scale, onMove }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   return (
     <div>
@@ -38,7 +36,6 @@ export function Histogram({ counts, thresholds, marks, scale, onMove, onDone }: 
             value={value}
             words={valueWords(value, scale)}
             onMove={(to) => onMove(index, to)}
-            onDone={onDone}
           />
         ))}
       </div>
@@ -115,20 +112,17 @@ function Threshold({
   value,
   words,
   onMove,
-  onDone,
 }: {
   frame: RefObject<HTMLDivElement | null>;
   name: string;
   value: number;
   words: string;
   onMove: (to: number) => void;
-  onDone: () => void;
 }) {
   const bind = useDrag(
-    ({ xy: [x], last, tap }) => {
+    ({ xy: [x], tap }) => {
       const box = frame.current?.getBoundingClientRect();
       if (box && !tap) onMove(((x - box.left) / box.width) * 10);
-      if (last) onDone();
     },
     { pointer: { keys: false }, filterTaps: true },
   );
@@ -151,7 +145,6 @@ function Threshold({
         event.preventDefault();
         event.stopPropagation();
         onMove(value + by);
-        onDone();
       }}
       className="absolute -top-1 bottom-0 flex w-10 -translate-x-1/2 cursor-ew-resize touch-none justify-center"
       style={{ left: `${value * 10}%` }}

@@ -1,4 +1,4 @@
-import { shortName } from '@/core/colour/name';
+import { colourName, shortName } from '@/core/colour/name';
 import type { Oklab } from '@/core/colour/oklab';
 import type { Merging, Separation } from '@/core/measure/separation';
 import { placeWords } from '@/core/picture/place-words';
@@ -38,7 +38,11 @@ export function separationSentence(
     : `They part by colour alone: ${stepWords(steps, scale)} of value. In grey they would be one.`;
 }
 
-/** "dull dark blue against moderate light orange". */
+/** "dull dark blue against moderate light orange"; where both have one name, how the second differs. */
 export function against([one, other]: readonly [Oklab, Oklab]): string {
-  return `${shortName(one)} against ${shortName(other)}`;
+  const [name, second] = [shortName(one), shortName(other)];
+  if (name !== second) return `${name} against ${second}`;
+  const lighter = other.L - one.L;
+  if (Math.abs(lighter) < 0.03) return `${colourName(one)} against ${colourName(other)}`;
+  return `${name} against a ${lighter > 0 ? 'lighter' : 'darker'} one`;
 }

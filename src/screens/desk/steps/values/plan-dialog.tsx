@@ -39,7 +39,10 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
     grid: grid === 'squares' ? { kind: grid, short } : { kind: grid },
     scale: settings.scale,
   };
-  const made = useMeasured(JSON.stringify(plan), (desk) => desk.plan(plan));
+  const key = JSON.stringify(plan);
+  const last = useMeasured(key, async (desk) => ({ of: key, plan: await desk.plan(plan) }));
+  // What was asked for before is still shown, but not taken away under the new name.
+  const made = last?.of === key ? last.plan : null;
   return (
     <Dialog
       open
@@ -49,7 +52,7 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
       about="The zones as a sheet to print, with a key and a grid for carrying it to the canvas."
     >
       <div className="grid gap-6 sm:grid-cols-[1fr_19rem]">
-        <Preview plan={made} />
+        <Preview plan={last?.plan ?? null} />
         <div className="flex flex-col gap-3">
           <Slider
             label="Values"

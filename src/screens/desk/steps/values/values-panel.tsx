@@ -10,7 +10,7 @@ import { PartingTopic } from './parting-topic';
 import { ZonesTopic } from './zones-topic';
 
 const TITLES: Record<Topic, string> = {
-  zones: 'zones',
+  zones: 'spread',
   light: 'light',
   parting: 'parting',
   focus: 'focus',

@@ -32,11 +32,10 @@ export function ZonesTopic() {
   const { zones, breaks, thresholds, squint } = values;
   const quick = useDesk((state) => state.sliding);
   const { settings } = useSettings();
-  const { change, set, look } = useDeskStore().getState();
+  const { change, look, slide } = useDeskStore().getState();
   const [planning, setPlanning] = useState(false);
   const edit = (next: (was: Values) => Values, key?: string) =>
     change((document) => ({ ...document, values: next(document.values) }), key);
-  const slide = { onChange: () => set({ sliding: true }), onCommit: () => set({ sliding: false }) };
 
   const key = JSON.stringify([zones, breaks, thresholds, squint]);
   const reading = useMeasured(`${key} ${quick}`, (desk) => desk.readValues(values, quick));
@@ -57,10 +56,9 @@ export function ZonesTopic() {
         max={MOST_SQUINT}
         step={0.001}
         onChange={(next) => {
-          slide.onChange();
+          slide();
           edit((was) => ({ ...was, squint: next }), 'squint');
         }}
-        onCommit={slide.onCommit}
       />
       {reading && (
         <Section
@@ -73,11 +71,10 @@ export function ZonesTopic() {
             marks={reading}
             scale={settings.scale}
             onMove={(index, to) => {
-              slide.onChange();
+              slide();
               look({ lens: 'zones' });
               edit((was) => moveThreshold(was, standing, index, to), `threshold ${index}`);
             }}
-            onDone={slide.onCommit}
           />
         </Section>
       )}
@@ -114,10 +111,9 @@ export function ZonesTopic() {
           min={FEWEST_ZONES}
           max={MOST_ZONES}
           onChange={(next) => {
-            slide.onChange();
+            slide();
             edit((was) => withZones(was, next), 'zones');
           }}
-          onCommit={slide.onCommit}
         />
         {reading && <ZoneTable zones={reading.zones} bodies={bodies} />}
         <Button className="mt-3 w-full" onClick={() => setPlanning(true)}>
