@@ -40,6 +40,27 @@ describe('prism', () => {
     ]);
   });
 
+  it('reports light and shadow, focus and all else that is read of value', () => {
+    const { stdout } = prism('measure', file('picture.png'));
+    const report = measureReportSchema.parse(JSON.parse(stdout));
+    const { values, lightAndShadow, focus, brightness, merging, edges, balance } = report;
+    expect(values.carriedBy).toBe(2);
+    expect(values.zones.map(({ hex, masses }) => [hex, masses])).toEqual([
+      ['#1e3ca0', 1],
+      ['#c8281e', 1],
+    ]);
+    // Red is the lighter of the two, and the warmer.
+    expect(lightAndShadow.light).toMatchObject({ hex: '#c8281e', share: expect.closeTo(1 / 3, 6) });
+    expect(lightAndShadow.shadow?.hex).toBe('#1e3ca0');
+    expect(lightAndShadow.light?.temperature).toBeGreaterThan(1);
+    expect(focus[0].meets).toHaveLength(2);
+    expect(brightness.parted).toBe(1);
+    expect(brightness.causes.map(({ family }) => family)).toEqual(['blue', 'red']);
+    expect(merging).toEqual([]);
+    expect(edges.found + edges.soft + edges.lost).toBeCloseTo(1, 9);
+    expect(balance.left).toBeGreaterThan(0);
+  });
+
   it.each(['picture.png', 'picture.avif', 'picture.tiff'])('extracts the palette of %s', (name) => {
     const { status, stdout } = prism('palette', file(name), '--count', '2');
     expect(status).toBe(0);

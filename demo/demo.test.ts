@@ -46,6 +46,13 @@ describe.each(PICTURES.map((picture) => [picture.file, picture] as const))('%s',
       expect(Math.abs(values[at] - truth.values[at])).toBeLessThan(0.45);
   });
 
+  it('has no light read as warmer that was laid cooler, or the reverse', () => {
+    const { light, truth } = found();
+    expect([truth.lightIs, 'alike']).toContain(warmth(light.warmer));
+    expect(light.share).toBeGreaterThan(0.1);
+    expect(light.share).toBeLessThan(0.9);
+  });
+
   it('keeps every mass of 4 % and more within ΔE00 7 of the colour that was laid down', () => {
     const off = found().masses.filter(
       ({ share, difference }) => share >= 0.04 && !(difference < 7),
@@ -60,6 +67,35 @@ describe.each(PICTURES.map((picture) => [picture.file, picture] as const))('%s',
 
   it('gives its accents to a palette of nine', () => {
     expect(found().accentsMissing).toEqual([]);
+  });
+});
+
+/** What a difference of temperature is called. */
+function warmth(warmer: number): string {
+  return Math.abs(warmer) < 0.08 ? 'alike' : warmer > 0 ? 'warmer' : 'cooler';
+}
+
+describe('the light of the pictures', () => {
+  it('is told apart wherever it is plain', () => {
+    const plain = report.pictures.filter(
+      ({ light, truth }) => truth.lightIs !== 'alike' && warmth(light.warmer) === truth.lightIs,
+    );
+    expect(plain.map(({ file }) => file)).toEqual(
+      expect.arrayContaining(['lower-station', 'poster', 'slate-terrace', 'winch-room']),
+    );
+  });
+
+  it('leads the eye where each picture was composed to', () => {
+    const at = (file: string) =>
+      report.pictures.find((one) => one.file === file)?.focus as {
+        x: number;
+        y: number;
+        reason: string;
+      };
+    // The neckerchief, the lit cabin, the clerk before the dark opening.
+    expect(at('conductor').reason).toBe('chroma');
+    expect(Math.hypot(at('conductor').x - 0.53, at('conductor').y - 0.56)).toBeLessThan(0.08);
+    expect(at('lower-station').x).toBeGreaterThan(0.65);
   });
 });
 

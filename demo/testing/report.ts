@@ -7,9 +7,10 @@ import { ciede2000 } from '../../src/core/colour/ciede2000';
 import { labFromOklab } from '../../src/core/colour/cielab';
 import { oklchFromOklab, writeOklab, type Oklab } from '../../src/core/colour/oklab';
 import { LINEAR_OF_BYTE } from '../../src/core/colour/srgb';
-import { readValues } from '../../src/core/measure/values';
+import { readValueStudy } from '../../src/core/measure/value-study';
 import { extractPalette, type ExtractedSwatch } from '../../src/core/palette/extract';
 import type { Picture } from '../../src/core/picture/picture';
+import { PLAIN_SQUINT } from '../../src/core/picture/squint';
 import { makeWorkingCopy } from '../../src/server/pictures/read-picture';
 import { paint } from '../painter/paint';
 import type { DemoPicture } from '../painter/picture';
@@ -24,6 +25,10 @@ export interface PictureReport {
   longSide: number;
   truth: Truth;
   values: { key: string; range: string; p5: number; median: number; p95: number };
+  /** How much warmer the light is than the shadow, and what share of the picture it takes. */
+  light: { warmer: number; share: number };
+  /** Where contrast is strongest. */
+  focus: { x: number; y: number; reason: string } | null;
   /** Each mass in the picture against what was laid down. */
   masses: { name: string; share: number; shareInSmall: number; difference: number }[];
   accentsMissing: string[];
@@ -52,11 +57,14 @@ async function holdUp(picture: DemoPicture): Promise<PictureReport> {
   const model = await picture.model(picture.kind === 'photograph' ? 0.12 : 0.4);
   const meanOf = meansUnder(working, model.map, model.plate.width, model.plate.height);
   const small = truthOf(picture, model).masses;
-  const { key, range, p5, median, p95 } = readValues(working, {
-    zones: 4,
+  const study = readValueStudy(working, {
+    zones: 'carried',
     breaks: 'natural',
-    squint: 0,
+    squint: PLAIN_SQUINT,
   });
+  const { key, range, p5, median, p95 } = study.values;
+  const { light, shadow } = study.lightAndShadow;
+  const [focus] = study.focus.places;
   const { swatches } = extractPalette(working, 9);
   return {
     file: picture.file,
@@ -64,6 +72,11 @@ async function holdUp(picture: DemoPicture): Promise<PictureReport> {
     longSide: Math.max(width, height),
     truth,
     values: { key, range, p5, median, p95 },
+    light: {
+      warmer: (light?.temperature ?? 0) - (shadow?.temperature ?? 0),
+      share: light?.share ?? 0,
+    },
+    focus: focus ?? null,
     masses: truth.masses.map(({ name, share, oklab: [L, a, b] }, i) => ({
       name,
       share,

@@ -3,7 +3,7 @@ import { innermost } from '../picture/innermost';
 import { zoneEdges, zonesOf, type Zone, type ZoneCut } from '../measure/zones';
 import { sampledBlocks } from '../picture/blocks';
 import { colourGrid, placeOfCell, type ColourGrid } from '../picture/colour-grid';
-import type { Place } from '../picture/framing';
+import type { Box, Place } from '../picture/framing';
 import { pieces } from '../picture/pieces';
 import { greyOfValue, VALUE_BINS, type Sight } from '../picture/value-map';
 import { gridLines, type TransferGrid } from './transfer-grid';
@@ -86,13 +86,6 @@ export function valuePlan(squinted: Sight, settings: PlanSettings): Plan {
     '</svg>',
   ].join('\n');
   return { svg, width: sheet.width, height: sheet.height, zones };
-}
-
-export interface Box {
-  x: number;
-  y: number;
-  width: number;
-  height: number;
 }
 
 /** The paper turned as the picture is, and the box in it that the picture fills. */
@@ -198,7 +191,6 @@ const ESCAPES: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;'
 
 function escaped(words: string): string {
   // Control characters have no place in XML.
-  // eslint-disable-next-line no-control-regex
   return words.replace(/[\u0000-\u001f\u007f]/g, ' ').replace(/[&<>"]/g, (c) => ESCAPES[c]);
 }
 

@@ -1,6 +1,6 @@
 import { contours } from 'd3-contour';
 import type { ColourGrid } from '../picture/colour-grid';
-import type { Box } from './value-plan';
+import type { Box } from '../picture/framing';
 
 /** Rings smaller than this share of the picture are specks that nobody paints. */
 const SPECK = 0.0004;

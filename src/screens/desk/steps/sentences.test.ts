@@ -4,6 +4,12 @@ import type { Oklab } from '@/core/colour/oklab';
 import type { TraySwatch } from '@/contracts/study';
 import { lookSentence } from './look/look-sentence';
 import { paletteSentence, widestGap } from './palette/palette-sentence';
+import type { Separation } from '@/core/measure/separation';
+import { brightnessSentence } from './values/brightness-sentence';
+import { balanceSentence, focusSentence } from './values/focus-sentence';
+import { lightSentence } from './values/light-sentence';
+import { against, mergingSentence, separationSentence } from './values/parting-sentence';
+import { twoFrames } from './values/two-frames';
 import { valueSentence, zoneNames } from './values/value-sentence';
 
 const swatch = (hex: string, share: number | null, name = hex): TraySwatch => ({
@@ -87,5 +93,125 @@ describe('findings', () => {
     ).toBeGreaterThan(9);
     expect(widestGap([swatch('#808080', 1), swatch('#909090', 1)])).toBeNull();
     expect(widestGap([])).toBeNull();
+  });
+});
+
+const of = (hex: string) => oklabFromHex(hex) as Oklab;
+
+describe('findings of value', () => {
+  const side = (value: number, temperature: number, meanChroma: number, share: number) => ({
+    share,
+    value,
+    colour: of('#888888'),
+    temperature,
+    chroma: meanChroma,
+    meanChroma,
+  });
+
+  it('say how light and shadow part', () => {
+    const reading = { threshold: 5, corrected: 0 };
+    expect(
+      lightSentence(
+        { ...reading, light: side(7, 0.3, 0.05, 0.46), shadow: side(3.5, -0.5, 0.03, 0.54) },
+        MUNSELL_SCALE,
+      ),
+    ).toBe(
+      'The light takes 46 %, 3.5 steps above the shadow. The shadow is cooler by 0.8 and duller.',
+    );
+    const alike = { light: side(7, 0.1, 0.05, 0.5), shadow: side(6, 0.12, 0.05, 0.5) };
+    expect(lightSentence({ ...reading, ...alike }, { ...MUNSELL_SCALE, steps: 6 })).toBe(
+      'The light takes 50 %, 0.5 of a step above the shadow. The shadow is as warm as the light and as strong.',
+    );
+    expect(
+      lightSentence({ ...reading, light: side(7, 0, 0, 1), shadow: null }, MUNSELL_SCALE),
+    ).toBe('All of it is in the light; there is nothing to part.');
+  });
+
+  it('say whether two colours part, and whether they would in grey', () => {
+    const read = (steps: number, difference: number, inGrey: number) =>
+      separationSentence(
+        { steps, difference, inGrey, colour: 0.1 } satisfies Separation,
+        MUNSELL_SCALE,
+      );
+    expect(read(0.1, 2, 1)).toMatch(/^They hardly part at all: 0.1 of a step/);
+    expect(read(1, 12, 9)).toBe('They part by one step, in grey as well.');
+    expect(read(0.02, 30, 0.4)).toBe(
+      'They part by colour alone: no step of value. In grey they would be one.',
+    );
+    expect(read(0.4, 30, 6)).toMatch(/in grey only just/);
+  });
+
+  it('say what merges in black and white', () => {
+    const mass = (hex: string) => ({
+      share: 0.1,
+      colour: of(hex),
+      value: 3,
+      place: { x: 0.1, y: 0.1 },
+    });
+    const merging = {
+      one: mass('#203060'),
+      other: mass('#702020'),
+      pair: [0, 1] as [number, number],
+      steps: 0.2,
+      colour: 0.2,
+      place: { x: 0.9, y: 0.5 },
+    };
+    expect(mergingSentence([], 1)).toMatch(/all one mass/);
+    expect(mergingSentence([], 4)).toMatch(/it reads in black and white/);
+    expect(mergingSentence([merging], 4)).toMatch(
+      /^One pair of neighbours merges in black and white: .* and .* red, on the right\.$/,
+    );
+    expect(mergingSentence([merging, merging], 4)).toMatch(
+      /^Two pairs of neighbours merge .*, above all/,
+    );
+  });
+
+  it('say where the eye goes and rests, and where the weight lies', () => {
+    const place = {
+      x: 0.9,
+      y: 0.1,
+      reason: 'value' as const,
+      strength: 1,
+      radius: 0.03,
+      meets: [of('#202020'), of('#f0f0f0')] as [Oklab, Oklab],
+    };
+    expect(focusSentence([place], [{ x: 0.5, y: 0.9, share: 0.2 }])).toMatch(
+      /^Contrast is strongest upper right, by value: .* against .*\. It rests at the bottom, over 20 % of the picture\.$/,
+    );
+    expect(focusSentence([place], [])).toMatch(/It rests nowhere for long/);
+    expect(focusSentence([], [])).toMatch(/Nothing stands out/);
+    expect(against([of('#777777'), of('#888888')])).toMatch(/ against a lighter one$/);
+    expect(balanceSentence({ centre: { x: 0.5, y: 0.5 }, left: 0.5, upper: 0.5 })).toBe(
+      'The weight balances in the middle: 50 % of it is on the left, 50 % in the upper half.',
+    );
+    expect(balanceSentence({ centre: { x: 0.44, y: 0.58 }, left: 0.6, upper: 0.4 })).toMatch(
+      /balances 6 % left of and 8 % below the middle/,
+    );
+  });
+
+  it('say which colours brightness misleads about', () => {
+    const cause = { family: 'blue', share: 0.2, colour: of('#2030a0'), value: 2, byBrightness: 5 };
+    expect(brightnessSentence({ step: 1, parted: 0.25, causes: [cause] }, MUNSELL_SCALE)).toBe(
+      'By brightness 25 % of it would be read more than a step too light, blue above all: 20 %, by 3.0 steps.',
+    );
+    expect(brightnessSentence({ step: 1, parted: 0, causes: [] }, MUNSELL_SCALE)).toMatch(
+      /misleads nowhere/,
+    );
+  });
+
+  it('stand two pictures so that they are largest', () => {
+    const stage = { width: 788, height: 536 };
+    for (const aspect of [0.5, 1, 1.6, 4]) {
+      const [one, other] = twoFrames(aspect, stage);
+      expect(one.width / one.height).toBeCloseTo(aspect, 6);
+      expect(one.x).toBeGreaterThanOrEqual(0);
+      expect(other.x + other.width).toBeLessThanOrEqual(stage.width);
+      expect(other.y + other.height).toBeLessThanOrEqual(stage.height);
+      const areBeside = one.y === other.y;
+      expect(areBeside ? one.x + one.width : one.y + one.height).toBeLessThan(
+        areBeside ? other.x : other.y,
+      );
+    }
+    expect(twoFrames(4, stage)[0].x).toBe(twoFrames(4, stage)[1].x);
   });
 });

@@ -150,8 +150,6 @@ function Preview({ plan }: { plan: Plan | null }) {
   return (
     <div className="flex min-h-64 items-center justify-center bg-surround p-3">
       {source && plan ? (
-        // A sheet that was just made has no size that could be made ready for.
-        // eslint-disable-next-line @next/next/no-img-element
         <img
           src={source}
           alt={`Value plan in ${plan.zones.length} values`}
