@@ -1,5 +1,5 @@
 import { oklabFromBytes } from '../colour/hex';
-import type { Oklab } from '../colour/oklab';
+import { oklabFromLinear, type Oklab } from '../colour/oklab';
 import { LINEAR_OF_BYTE } from '../colour/srgb';
 import { quickValueOfLuminance } from '../colour/value';
 import { familyOf } from '../colour/wheel';
@@ -13,7 +13,6 @@ import {
   valueOfBin,
   type Sight,
 } from '../picture/value-map';
-import { groupColours } from './group-colours';
 
 /**
  * Lightness is not brightness. The brightness number of a colour is its largest channel (HSB); grey
@@ -27,7 +26,7 @@ export interface Misled {
   family: string;
   /** Of the picture, 0–1. */
   share: number;
-  /** Mean OKLab of those colours. */
+  /** Mean of their light. */
   colour: Oklab;
   /** Their mean value by lightness and by brightness, Munsell 0–10. */
   value: number;
@@ -63,6 +62,8 @@ interface MisledPixels {
   /** For each family, how many pixels have each bin of value by lightness, and by brightness. */
   light: Uint32Array[];
   bright: Uint32Array[];
+  /** The sums of each family's light: three channels. */
+  sums: Float64Array[];
 }
 
 export function misledPixels({ picture: { data }, map }: Sight, step: number): MisledPixels {
@@ -71,6 +72,7 @@ export function misledPixels({ picture: { data }, map }: Sight, step: number): M
     map: new Uint8Array(map.length).fill(NO_VALUE),
     light: [],
     bright: [],
+    sums: [],
   };
   const familyOfCell = new Int16Array(CELL_SPACE).fill(-1);
   const bins = (step / 10) * VALUE_BINS;
@@ -88,6 +90,7 @@ export function misledPixels({ picture: { data }, map }: Sight, step: number): M
       if (known < 0) {
         found.light.push(new Uint32Array(VALUE_BINS));
         found.bright.push(new Uint32Array(VALUE_BINS));
+        found.sums.push(new Float64Array(3));
       }
       familyOfCell[cell] = known < 0 ? found.families.push(name) - 1 : known;
     }
@@ -95,28 +98,28 @@ export function misledPixels({ picture: { data }, map }: Sight, step: number): M
     found.map[p] = family;
     found.light[family][map[p]]++;
     found.bright[family][bright]++;
+    found.sums[family][0] += LINEAR_OF_BYTE[r];
+    found.sums[family][1] += LINEAR_OF_BYTE[g];
+    found.sums[family][2] += LINEAR_OF_BYTE[b];
   }
   return found;
 }
 
 /** Where and by which colours the two greys part by more than `step` Munsell steps. */
 export function readBrightness(sight: Sight, step: number): BrightnessReading {
-  const { families, map, light, bright } = misledPixels(sight, step);
+  const { families, light, bright, sums } = misledPixels(sight, step);
   const seen = seenIn(sight);
-  const misled = groupColours(sight.picture, map, families.length).flatMap(
-    ({ pixels, colour }, i): Misled[] =>
-      colour
-        ? [
-            {
-              family: families[i],
-              share: pixels / seen,
-              colour,
-              value: meanOf(light[i], pixels),
-              byBrightness: meanOf(bright[i], pixels),
-            },
-          ]
-        : [],
-  );
+  const misled = families.map((family, i): Misled => {
+    const pixels = light[i].reduce((sum, n) => sum + n, 0);
+    const [r, g, b] = sums[i];
+    return {
+      family,
+      share: pixels / seen,
+      colour: oklabFromLinear({ r: r / pixels, g: g / pixels, b: b / pixels }),
+      value: meanOf(light[i], pixels),
+      byBrightness: meanOf(bright[i], pixels),
+    };
+  });
   return {
     step,
     parted: misled.reduce((sum, { share }) => sum + share, 0),

@@ -13,6 +13,7 @@ import {
 import type { Picture } from '../picture/picture';
 import { groupColours } from './group-colours';
 import { naturalEdges } from './thresholds';
+import { zoneMap } from './zones';
 
 export const SHADOW = 0;
 export const LIGHT = 1;
@@ -60,10 +61,7 @@ export function splitEdge(squinted: Sight): number {
  */
 export function sideMap(squinted: Sight, corrections: readonly Correction[]): Uint8Array {
   const { picture, map } = squinted;
-  const edge = splitEdge(squinted);
-  const sides = new Uint8Array(map.length);
-  for (let p = 0; p < map.length; p++)
-    sides[p] = map[p] === NO_VALUE ? NO_VALUE : map[p] < edge ? SHADOW : LIGHT;
+  const sides = zoneMap(map, [splitEdge(squinted)]);
   for (const correction of corrections) {
     const side = correction.side === 'light' ? LIGHT : SHADOW;
     layStroke(correction, picture.width, picture.height, (row, first, last) => {
@@ -112,9 +110,11 @@ export function readLightAndShadow(
 
 /** The mean Munsell value of shadow and light; 0 for one that holds nothing. */
 function meanValues({ map }: Sight, sides: Uint8Array): number[] {
-  const counts = [SHADOW, LIGHT].map(() => new Uint32Array(256));
-  for (let p = 0; p < sides.length; p++) if (sides[p] !== NO_VALUE) counts[sides[p]][map[p]]++;
-  return counts.map((bins) => {
+  const counts = new Uint32Array(2 * 256);
+  for (let p = 0; p < sides.length; p++)
+    if (sides[p] !== NO_VALUE) counts[sides[p] * 256 + map[p]]++;
+  return [SHADOW, LIGHT].map((side) => {
+    const bins = counts.subarray(side * 256, (side + 1) * 256);
     const pixels = bins.reduce((sum, n) => sum + n, 0);
     return bins.reduce((sum, n, bin) => sum + n * valueOfBin(bin), 0) / Math.max(1, pixels);
   });

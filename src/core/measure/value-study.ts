@@ -2,7 +2,7 @@ import { blocksOf, sampledBlocks } from '../picture/blocks';
 import { colourGrid } from '../picture/colour-grid';
 import type { Picture } from '../picture/picture';
 import { squinter } from '../picture/squint';
-import { sightOf, type Sight } from '../picture/value-map';
+import { hundredthsOf, sightOf, type Sight } from '../picture/value-map';
 import { readBalance, type Balance } from './balance';
 import { bordersOf, type Border } from './borders';
 import { readBrightness, type BrightnessReading } from './brightness';
@@ -35,9 +35,14 @@ export function readValueStudy(
   settings: ValueSettings,
   corrections: readonly Correction[] = [],
 ): ValueStudy {
-  const plain = sightOf(picture);
+  const hundredths = hundredthsOf(picture);
+  const plain = sightOf(picture, hundredths);
   const blocks = blocksOf(picture);
-  const squinted = squinter(picture, () => blocks)(settings.squint);
+  const squinted = squinter(
+    picture,
+    () => blocks,
+    () => hundredths,
+  )(settings.squint);
   const through: Sight = squinted === picture ? plain : sightOf(squinted);
   const values = readCounts(plain.counts, through.counts, settings);
   const zones = values.zones.length;

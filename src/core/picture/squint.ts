@@ -1,8 +1,8 @@
 import { BYTE_OF_LINEAR, ENCODE_STEPS, luminance } from '../colour/srgb';
 import { quickValueOfLuminance } from '../colour/value';
 import { BLOCK, blocksOf, coarsen, type Blocks } from './blocks';
-import { BLUE_PART, byLuminance, GREEN_PART, RED_PART } from './luminance';
-import { OPAQUE, type Picture } from './picture';
+import type { Picture } from './picture';
+import { hundredthsOf, NOTHING } from './value-map';
 
 /** The most that a person squints: a radius of 5 % of the diagonal. */
 export const MOST_SQUINT = 0.05;
@@ -17,12 +17,6 @@ const SMALL_RADIUS = 3;
 const STEADY = 0.0025;
 /** How far a pixel's own value may lie from a cell's and still take its colour, in Munsell steps. */
 const REACH = 0.9;
-
-/** Values in hundredths of a Munsell step: fine enough to tell likeness by, and quick. */
-const HUNDREDTHS = byLuminance(Uint16Array, (Y) => Math.round(quickValueOfLuminance(Y) * 100));
-
-/** Marks a transparent pixel. */
-const NOTHING = 0xffff;
 
 /** Blocks with the Munsell value of each. */
 type Grid = Blocks & { value: Float32Array };
@@ -46,6 +40,7 @@ export function squint(picture: Picture, radius: number): Picture {
 export function squinter(
   picture: Picture,
   blocks: () => Blocks = () => blocksOf(picture),
+  hundredths: () => Uint16Array = () => hundredthsOf(picture),
 ): (radius: number) => Picture {
   const diagonal = Math.hypot(picture.width, picture.height);
   let prepared: { values: Uint16Array; blocks: Blocks } | null = null;
@@ -56,7 +51,7 @@ export function squinter(
       );
     const pixels = radius * diagonal;
     if (pixels < 1) return picture;
-    prepared ??= { values: valuesOfPixels(picture), blocks: blocks() };
+    prepared ??= { values: hundredths(), blocks: blocks() };
     // Small cells cost much; the picture's own edges are laid back anyway.
     const least = pixels < SMALL_RADIUS ? 1 : 2;
     const side = Math.max(least, Math.round(pixels / CELLS_A_RADIUS / BLOCK));
@@ -65,19 +60,6 @@ export function squinter(
     const reach = Math.max(1, Math.round(pixels / coarse.side));
     return layBack(picture, prepared.values, steadied(coarse, reach));
   };
-}
-
-/** The value of each pixel in hundredths of a Munsell step; `NOTHING` where it is transparent. */
-function valuesOfPixels({ data }: Picture): Uint16Array {
-  const values = new Uint16Array(data.length / 4);
-  for (let i = 0, p = 0; p < values.length; i += 4, p++)
-    values[p] =
-      data[i + 3] < OPAQUE
-        ? NOTHING
-        : HUNDREDTHS[
-            (RED_PART[data[i]] + GREEN_PART[data[i + 1]] + BLUE_PART[data[i + 2]] + 0.5) | 0
-          ];
-  return values;
 }
 
 function valuesOf(rgb: Float32Array): Float32Array {

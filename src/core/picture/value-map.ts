@@ -18,18 +18,38 @@ export function valueOfBin(bin: number): number {
   return ((bin + 0.5) / VALUE_BINS) * 10;
 }
 
-const BINS = byLuminance(Uint8Array, (Y) => binOfValue(quickValueOfLuminance(Y)));
+/** Marks a transparent pixel among hundredths. */
+export const NOTHING = 0xffff;
 
-/** The value bin of each pixel, `NO_VALUE` where it is transparent: width × height entries. */
-export function valueMap({ data }: Picture): Uint8Array {
-  const map = new Uint8Array(data.length / 4);
-  for (let i = 0, p = 0; i < data.length; i += 4, p++) {
-    if (data[i + 3] < OPAQUE) {
-      map[p] = NO_VALUE;
-      continue;
-    }
-    map[p] = BINS[(RED_PART[data[i]] + GREEN_PART[data[i + 1]] + BLUE_PART[data[i + 2]] + 0.5) | 0];
-  }
+/** Whole hundredths of a Munsell step, rounded down, so that bins of five of them are exact. */
+const HUNDREDTHS = byLuminance(Uint16Array, (Y) => Math.floor(quickValueOfLuminance(Y) * 100));
+
+/** The value of each pixel in hundredths of a Munsell step, `NOTHING` where it is transparent. */
+export function hundredthsOf({ data }: Picture): Uint16Array {
+  const values = new Uint16Array(data.length / 4);
+  for (let i = 0, p = 0; p < values.length; i += 4, p++)
+    values[p] =
+      data[i + 3] < OPAQUE
+        ? NOTHING
+        : HUNDREDTHS[
+            (RED_PART[data[i]] + GREEN_PART[data[i + 1]] + BLUE_PART[data[i + 2]] + 0.5) | 0
+          ];
+  return values;
+}
+
+/** Hundredths of a step in a bin. */
+const A_BIN = 1000 / VALUE_BINS;
+const BINS = Uint8Array.from({ length: NOTHING + 1 }, (_, hundredths) =>
+  hundredths > 1000 ? NO_VALUE : Math.min(VALUE_BINS - 1, Math.floor(hundredths / A_BIN)),
+);
+
+/**
+ * The value bin of each pixel, `NO_VALUE` where it is transparent: width × height entries.
+ * `hundredths` are the picture's, where they are known already.
+ */
+export function valueMap(picture: Picture, hundredths = hundredthsOf(picture)): Uint8Array {
+  const map = new Uint8Array(hundredths.length);
+  for (let p = 0; p < map.length; p++) map[p] = BINS[hundredths[p]];
   return map;
 }
 
@@ -40,8 +60,9 @@ export interface Sight {
   counts: Float64Array;
 }
 
-export function sightOf(picture: Picture): Sight {
-  const map = valueMap(picture);
+/** `hundredths` are the picture's, where they are known already. */
+export function sightOf(picture: Picture, hundredths?: Uint16Array): Sight {
+  const map = valueMap(picture, hundredths);
   return { picture, map, counts: valueCounts(map) };
 }
 

@@ -4,7 +4,7 @@ import { halved } from '@/core/picture/halve';
 import type { Picture } from '@/core/picture/picture';
 import { squinter } from '@/core/picture/squint';
 import type { Stroke } from '@/core/picture/strokes';
-import { sightOf, type Sight } from '@/core/picture/value-map';
+import { hundredthsOf, sightOf, type Sight } from '@/core/picture/value-map';
 import { bordersOf, type Border } from '@/core/measure/borders';
 import { FOCUS_CELLS, readFocus, type FocusReading } from '@/core/measure/focus';
 import { MASS_CELLS, massesOf, type Masses } from '@/core/measure/masses';
@@ -41,8 +41,9 @@ export interface Held {
 
 export function hold(picture: Picture, framed: Held['framed']): Held {
   const blocks = once((): Blocks => blocksOf(picture));
-  const plain = once(() => sightOf(picture));
-  const squint = squinter(picture, blocks);
+  const hundredths = once(() => hundredthsOf(picture));
+  const plain = once(() => sightOf(picture, hundredths()));
+  const squint = squinter(picture, blocks, hundredths);
   const through = last((radius: number): Sight => {
     const squinted = squint(radius);
     return squinted === picture ? plain() : sightOf(squinted);
