@@ -18,7 +18,7 @@ const openStudy = async (page: Page, title: string, query: string) => {
   await page.goto(url);
   const href = await page.getByRole('link', { name: `Open ${title}` }).getAttribute('href');
   await page.goto(`${url}${href}?${query}`);
-  await page.locator('[data-testid="stage"][data-drawn="true"]').waitFor();
+  await page.locator('[data-drawn="true"]').waitFor();
 };
 const pointAt = async (page: Page, x: number, y: number) => {
   const box = await page.getByTestId('stage').boundingBox();
@@ -41,6 +41,19 @@ const SHOTS: Shot[] = [
       await openStudy(page, 'Ticket hall at noon', 'step=values&lens=zones&wipe=0.42');
       await pointAt(page, 0.62, 0.5);
     },
+  },
+  {
+    name: 'desk-light',
+    take: (page) => openStudy(page, 'Ticket hall at noon', 'step=values&topic=light&wipe=0.4'),
+  },
+  {
+    name: 'desk-focus',
+    take: (page) =>
+      openStudy(page, 'Lower station, rain at dusk', 'step=values&topic=focus&lens=edges'),
+  },
+  {
+    name: 'desk-greys',
+    take: (page) => openStudy(page, 'Ticket hall at noon', 'step=values&topic=brightness'),
   },
   {
     name: 'desk-palette',

@@ -1,11 +1,14 @@
 import { ChevronRight } from 'lucide-react';
 import type { ReactNode } from 'react';
+import type { Focus } from '../desk-store';
+import { Pointing } from './pointing';
 
-/** What a panel found, in a sentence: it comes first. */
-export function Finding({ children }: { children: ReactNode }) {
+/** What a panel found, in a sentence: it comes first, and leads to the part of the picture it speaks of most. */
+export function Finding({ children, focus }: { children: ReactNode; focus?: Focus | null }) {
+  const words = typeof children === 'string' ? children.replaceAll(' %', '\u00a0%') : children;
   return (
     <p className="mb-3 font-serif text-[21px] leading-[1.18] text-pretty" data-testid="finding">
-      {typeof children === 'string' ? children.replaceAll(' %', '\u00a0%') : children}
+      {focus ? <Pointing focus={focus}>{words}</Pointing> : words}
     </p>
   );
 }

@@ -7,7 +7,7 @@ import { capital, percent, stepOf, valueWords } from '@/ui/words';
 import { useMeasured } from '../../use-drawn';
 import { Finding, Section } from '../panel-parts';
 import { brightnessSentence } from './brightness-sentence';
-import { Pointing } from './pointing';
+import { Pointing } from '../pointing';
 
 const LEAST_LISTED = 0.0005;
 
@@ -20,7 +20,9 @@ export function BrightnessTopic() {
   const causes = reading.causes.filter(({ share }) => share >= LEAST_LISTED);
   return (
     <>
-      <Finding>{brightnessSentence(reading, settings.scale)}</Finding>
+      <Finding focus={causes[0] ? { kind: 'misled', family: causes[0].family } : null}>
+        {brightnessSentence(reading, settings.scale)}
+      </Finding>
       <p className="mb-3 text-[15px] text-soft">
         Lightness is how light a colour looks; brightness is its largest channel. Where the two
         greys part by more than a step they are hatched.

@@ -3,14 +3,19 @@
 import { placeWords } from '@/core/picture/place-words';
 import { useSettings } from '@/ui/settings';
 import { capital, percent, stepOf } from '@/ui/words';
-import { useDocument } from '../../desk-store';
+import type { FocalPlace } from '@/core/measure/focus';
+import { useDocument, type Focus } from '../../desk-store';
 import { useMeasured } from '../../use-drawn';
 import { LENSES_OF } from '../../view';
 import { Finding, Section } from '../panel-parts';
 import { balanceSentence, focusSentence } from './focus-sentence';
 import { LensChoice } from './lens-choice';
 import { against } from './parting-sentence';
-import { Pointing } from './pointing';
+import { Pointing } from '../pointing';
+
+function spotOf({ x, y, radius }: FocalPlace): Focus {
+  return { kind: 'place', x, y, radius: radius * 1.6 };
+}
 
 /** How wide the clear place is that a quiet or balancing place is shown with, as a share of the diagonal. */
 const SHOWN = 0.09;
@@ -26,21 +31,21 @@ export function FocusTopic() {
   const { places, quiet, balance } = reading;
   return (
     <>
-      <Finding>{focusSentence(places, quiet)}</Finding>
+      <Finding focus={places[0] ? spotOf(places[0]) : null}>{focusSentence(places, quiet)}</Finding>
       <LensChoice lenses={LENSES_OF.focus} />
       {places.length > 0 && (
         <Section title="Strongest contrast" aside="against the strongest">
-          {places.map(({ x, y, radius, reason, strength, meets }, i) => (
+          {places.map((place, i) => (
             <Pointing
               key={i}
-              focus={{ kind: 'place', x, y, radius: radius * 1.6 }}
+              focus={spotOf(place)}
               className="flex items-center gap-2 border-b py-1 text-[15px] leading-tight"
             >
               <span className="w-4 shrink-0 font-semibold">{i + 1}</span>
               <span className="grow">
-                By {reason}, {placeWords({ x, y })}: {against(meets)}
+                By {place.reason}, {placeWords(place)}: {against(place.meets)}
               </span>
-              <span className="shrink-0">{percent(strength)}</span>
+              <span className="shrink-0">{percent(place.strength)}</span>
             </Pointing>
           ))}
         </Section>

@@ -16,7 +16,7 @@ import { LENSES_OF } from '../../view';
 import { Finding, Section } from '../panel-parts';
 import { LensChoice } from './lens-choice';
 import { lightSentence } from './light-sentence';
-import { Pointing } from './pointing';
+import { Pointing } from '../pointing';
 
 const LEAST_BRUSH = 0.004;
 const MOST_BRUSH = 0.08;
@@ -31,7 +31,7 @@ export function LightTopic() {
   );
   return (
     <>
-      <Finding>
+      <Finding focus={reading?.light ? { kind: 'side', side: 'light' } : null}>
         {reading ? lightSentence(reading, settings.scale) : 'Parting light from shadow …'}
       </Finding>
       <LensChoice lenses={LENSES_OF.light} />

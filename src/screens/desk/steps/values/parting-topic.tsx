@@ -19,7 +19,7 @@ import { LENSES_OF } from '../../view';
 import { Finding, Section } from '../panel-parts';
 import { LensChoice } from './lens-choice';
 import { mergingSentence, separationSentence } from './parting-sentence';
-import { Pointing } from './pointing';
+import { Pointing } from '../pointing';
 import { zoneNames } from './value-sentence';
 
 const MOST_LISTED = 8;
@@ -33,7 +33,9 @@ export function PartingTopic() {
   const [between, setBetween] = useState<'places' | 'zones'>('places');
   return (
     <>
-      <Finding>
+      <Finding
+        focus={reading?.merging[0] ? { kind: 'masses', which: reading.merging[0].pair } : null}
+      >
         {reading ? mergingSentence(reading.merging, reading.masses) : 'Looking for the masses …'}
       </Finding>
       <LensChoice lenses={LENSES_OF.parting} />

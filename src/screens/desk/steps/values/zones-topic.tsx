@@ -20,7 +20,7 @@ import { CarryCurve } from './carry-curve';
 import { Histogram } from './histogram';
 import { LensChoice } from './lens-choice';
 import { PlanDialog } from './plan-dialog';
-import { Pointing } from './pointing';
+import { Pointing } from '../pointing';
 import { ScaleSetting } from './scale-setting';
 import { valueSentence, zoneNames } from './value-sentence';
 

@@ -1,7 +1,7 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import { sameFocus, useDesk, useDeskStore, type Focus } from '../../desk-store';
+import { sameFocus, useDesk, useDeskStore, type Focus } from '../desk-store';
 
 /**
  * A sentence, row or bar that speaks of a part of the picture: pointed at, that part stays and the
