@@ -5,6 +5,7 @@ import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { writeOklab } from '../src/core/colour/oklab';
 import { LINEAR_OF_BYTE } from '../src/core/colour/srgb';
+import { readColourStudy } from '../src/core/measure/colour-study';
 import { readValueStudy } from '../src/core/measure/value-study';
 import { zoneEdges, zoneGreys } from '../src/core/measure/zones';
 import { extractPalette } from '../src/core/palette/extract';
@@ -70,6 +71,10 @@ const operations: [string, () => unknown][] = [
   [
     'values: whole reading, squint included',
     () => readValueStudy(working, { zones: 'carried', breaks: 'natural', squint: PLAIN_SQUINT }),
+  ],
+  [
+    'colours: whole reading, squint included',
+    () => readColourStudy(working, { zones: { zones: 4, breaks: 'natural' } }),
   ],
   ['values: greys drawn', () => greyPicture(working)],
   [

@@ -4,6 +4,7 @@ import { oklchFromOklab, type Oklab } from '../src/core/colour/oklab';
 import { paletteNames } from '../src/core/colour/name';
 import { valueOfOklab } from '../src/core/colour/value';
 import { CORE_VERSION } from '../src/core/index';
+import { readColourStudy, type ColourStudy } from '../src/core/measure/colour-study';
 import { readValueStudy } from '../src/core/measure/value-study';
 import { PLAIN_SQUINT } from '../src/core/picture/squint';
 import { extractPalette } from '../src/core/palette/extract';
@@ -25,6 +26,9 @@ export async function measureReport(bytes: Uint8Array, zones?: number): Promise<
     zones: zones ?? 'carried',
     breaks: 'natural',
     squint: PLAIN_SQUINT,
+  });
+  const colours = readColourStudy(working, {
+    zones: { zones: study.values.zones.length, breaks: 'natural' },
   });
   const { values, lightAndShadow, brightness, merging, edges, focus, balance } = study;
   return measureReportSchema.parse({
@@ -54,7 +58,43 @@ export async function measureReport(bytes: Uint8Array, zones?: number): Promise<
     focus: focus.places.map((place) => ({ ...place, meets: place.meets.map(hexFromOklab) })),
     quiet: focus.quiet,
     balance: { ...balance.centre, left: balance.left, upper: balance.upper },
+    ...coloursReport(colours),
   });
+}
+
+function coloursReport({ hues, keyColour, temperature, chroma, harmony, readsAs }: ColourStudy) {
+  return {
+    hues: {
+      dominant: hues.dominant.map(withHex),
+      families: Object.fromEntries(
+        hues.families.map(({ family, light, shadow }) => [family, light + shadow]),
+      ),
+      neutral: hues.neutral,
+    },
+    keyColour: keyColour && {
+      ...withHex(keyColour),
+      bands: keyColour.bands.map(({ colour, ...band }) => ({
+        ...band,
+        hex: colour && hexFromOklab(colour),
+      })),
+    },
+    temperature: {
+      ...temperature,
+      warmest: withHex(temperature.warmest),
+      coolest: withHex(temperature.coolest),
+    },
+    chroma: { ...chroma, accents: chroma.accents.map(withHex) },
+    harmony: harmony.fits,
+    outside: harmony.outside.map(withHex),
+    readsAs: readsAs.map(({ place, share, colour, surround, reads, pushed }) => ({
+      ...place,
+      share,
+      hex: hexFromOklab(colour),
+      surround: hexFromOklab(surround),
+      reads: hexFromOklab(reads),
+      pushed,
+    })),
+  };
 }
 
 function withHex<T extends { colour: Oklab }>({ colour, ...rest }: T) {

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { INTENSITY_WORDS } from '@/core/colour/intensity';
+import { SCHEMES } from '@/core/measure/harmony';
 
 const value = z.number().min(0).max(10);
 const share = z.number().min(0).max(1);
@@ -38,6 +40,76 @@ const sideSchema = z
 
 const massSchema = z.object({ hex, share, value, ...place });
 
+const degrees = z.number().min(0).max(360);
+const temperature = z.number().min(-3).max(3);
+
+const coloursSchema = z.object({
+  hues: z.object({
+    dominant: z.array(
+      z.object({
+        family: z.string(),
+        hue: degrees,
+        share,
+        value,
+        chroma,
+        hex,
+        from: degrees,
+        to: degrees,
+      }),
+    ),
+    families: z.record(z.string(), wholeShare),
+    neutral: wholeShare,
+  }),
+  keyColour: z
+    .object({
+      family: z.string(),
+      hue: degrees,
+      hex,
+      bands: z
+        .array(z.object({ from: value, to: value, share: wholeShare, hex: hex.nullable() }))
+        .length(5),
+    })
+    .nullable(),
+  temperature: z.object({
+    mean: temperature,
+    light: temperature.nullable(),
+    shadow: temperature.nullable(),
+    warmest: z.object({ ...place, temperature, hex }),
+    coolest: z.object({ ...place, temperature, hex }),
+    zones: z.array(temperature.nullable()),
+  }),
+  chroma: z.object({
+    p5: chroma,
+    p25: chroma,
+    p50: chroma,
+    p75: chroma,
+    p95: chroma,
+    mean: chroma,
+    words: z.record(z.enum(INTENSITY_WORDS), wholeShare),
+    strongInLight: wholeShare.nullable(),
+    byLight: z.object({
+      light: chroma.nullable(),
+      halfTone: chroma.nullable(),
+      shadowEdge: chroma.nullable(),
+      shadow: chroma.nullable(),
+    }),
+    accents: z.array(z.object({ ...place, share, hex, chroma })),
+  }),
+  harmony: z.array(
+    z.object({ scheme: z.enum(SCHEMES), fit: z.number().min(0).max(100), rotation: degrees }),
+  ),
+  outside: z.array(
+    z.object({
+      family: z.string(),
+      share,
+      hex,
+      distance: degrees,
+      kind: z.enum(['accent', 'stray']),
+    }),
+  ),
+  readsAs: z.array(z.object({ ...place, share, hex, surround: hex, reads: hex, pushed: chroma })),
+});
+
 /**
  * What `prism measure` prints. Values are Munsell, 0–10; shares 0–1; chroma OKLCH; temperature −3
  * (cool) to 3 (warm); x and y fractions of the picture from its upper left; sizes pixels. See
@@ -75,6 +147,7 @@ export const measureReportSchema = z.object({
   ),
   quiet: z.array(z.object({ ...place, share })),
   balance: z.object({ ...place, left: wholeShare, upper: wholeShare }),
+  ...coloursSchema.shape,
 });
 export type MeasureReport = z.infer<typeof measureReportSchema>;
 

@@ -1,0 +1,84 @@
+import { writeOklab } from '../colour/oklab';
+import { luminance, toLinear } from '../colour/srgb';
+import { quickValueOfLuminance } from '../colour/value';
+import { CELL_SPACE, cellOf } from '../palette/cells';
+import type { Picture } from '../picture/picture';
+import { NO_VALUE } from '../picture/value-map';
+
+/**
+ * A picture's colours without their places: some thousand parts, each the mean of pixels that agree
+ * in the upper five bits of every channel and lie on one side of the light. One entry a part.
+ */
+export interface ColourParts {
+  /** Share of the picture, 0–1. */
+  share: Float64Array;
+  /** 0 in the shadow, 1 in the light. */
+  side: Uint8Array;
+  /** OKLab, three floats a part. */
+  oklab: Float64Array;
+  /** OKLCH chroma and hue (degrees). */
+  chroma: Float64Array;
+  hue: Float64Array;
+  /** Munsell value. */
+  value: Float64Array;
+}
+
+/**
+ * The colours of a picture; `sides` says of each pixel whether it is in the shadow (0) or the light
+ * (1). Only the parts are converted, not the pixels. Throws a RangeError when no pixel is opaque.
+ */
+export function colourParts({ data }: Picture, sides: Uint8Array): ColourParts {
+  const counts = new Uint32Array(CELL_SPACE * 2);
+  const sums = new Uint32Array(CELL_SPACE * 2 * 3);
+  let seen = 0;
+  for (let p = 0, i = 0; p < sides.length; p++, i += 4) {
+    if (sides[p] === NO_VALUE) continue;
+    const r = data[i];
+    const g = data[i + 1];
+    const b = data[i + 2];
+    const k = sides[p] * CELL_SPACE + cellOf(r, g, b);
+    counts[k]++;
+    sums[k * 3] += r;
+    sums[k * 3 + 1] += g;
+    sums[k * 3 + 2] += b;
+    seen++;
+  }
+  if (seen === 0) throw new RangeError('nothing to read: every pixel is transparent');
+  const occupied: number[] = [];
+  counts.forEach((count, k) => {
+    if (count > 0) occupied.push(k);
+  });
+  const parts: ColourParts = {
+    share: Float64Array.from(occupied, (k) => counts[k] / seen),
+    side: Uint8Array.from(occupied, (k) => (k >= CELL_SPACE ? 1 : 0)),
+    oklab: new Float64Array(occupied.length * 3),
+    chroma: new Float64Array(occupied.length),
+    hue: new Float64Array(occupied.length),
+    value: new Float64Array(occupied.length),
+  };
+  occupied.forEach((k, part) => {
+    const [r, g, b] = [0, 1, 2].map((c) => toLinear(sums[k * 3 + c] / counts[k] / 255));
+    writeOklab(r, g, b, parts.oklab, part * 3);
+    const a = parts.oklab[part * 3 + 1];
+    const bb = parts.oklab[part * 3 + 2];
+    parts.chroma[part] = Math.hypot(a, bb);
+    parts.hue[part] = ((Math.atan2(bb, a) * 180) / Math.PI + 360) % 360;
+    parts.value[part] = quickValueOfLuminance(luminance(r, g, b));
+  });
+  return parts;
+}
+
+/** The mean OKLab of some of the parts, each weighing `weightOf` it; null where nothing weighs. */
+export function meanColour({ share, oklab }: ColourParts, weightOf: (part: number) => number) {
+  let all = 0;
+  const sum = [0, 0, 0];
+  for (let part = 0; part < share.length; part++) {
+    const weight = share[part] * weightOf(part);
+    if (weight === 0) continue;
+    all += weight;
+    for (let c = 0; c < 3; c++) sum[c] += weight * oklab[part * 3 + c];
+  }
+  if (all === 0) return null;
+  const [L, a, b] = sum.map((one) => one / all);
+  return { L, a, b };
+}
