@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { WHEEL_IDS } from '@/core/colour/wheel';
 import { valueScaleSchema } from './colour';
 
 export const SURROUNDS = ['paper', 'grey', 'night'] as const;
@@ -7,6 +8,7 @@ export const SURROUNDS = ['paper', 'grey', 'night'] as const;
 export const settingsSchema = z.object({
   scale: valueScaleSchema,
   surround: z.enum(SURROUNDS),
+  wheel: z.enum(WHEEL_IDS).default('painters'),
   /** Radius of picks and of the reading line, as a share of the picture's diagonal. */
   pickRadius: z.number().min(0).max(0.1),
 });
@@ -15,5 +17,6 @@ export type Settings = z.infer<typeof settingsSchema>;
 export const DEFAULT_SETTINGS: Settings = {
   scale: { steps: 11, first: 0, highIs: 'light' },
   surround: 'grey',
+  wheel: 'painters',
   pickRadius: 0.01,
 };

@@ -84,6 +84,13 @@ export const EVEN_WHEEL: Wheel = {
 
 export const WHEELS = [PAINTERS_WHEEL, SCREEN_WHEEL, EVEN_WHEEL] as const;
 
+export type WheelId = Wheel['id'];
+export const WHEEL_IDS = ['painters', 'screen', 'even'] as const satisfies WheelId[];
+
+export function wheelOf(id: WheelId): Wheel {
+  return WHEELS.find((wheel) => wheel.id === id) ?? PAINTERS_WHEEL;
+}
+
 /** Where a hue stands on a wheel, 0 ≤ position < 12: whole numbers are family centres. */
 export function wheelPosition(hue: number, wheel: Wheel): number {
   const { centres } = wheel;

@@ -4,7 +4,7 @@ import { LIGHT, SHADOW } from './light-and-shadow';
 /** Mean OKLCH chroma in each part of the light; null for a part that holds nothing. */
 export interface ChromaByLight {
   light: number | null;
-  /** Light that is nearer in value to the shadow than to the mean of the light. */
+  /** Light that is nearer in value to the shadow's than to that of the full light. */
   halfTone: number | null;
   /** Shadow along the light. */
   shadowEdge: number | null;
@@ -33,7 +33,7 @@ export function chromaByLight(
       const of = sides[py * size.width + px];
       if (seen[c] && (of === LIGHT || of === SHADOW)) side[c] = of;
     }
-  const halfTone = (threshold + meanOf(value, (c) => side[c] === LIGHT, threshold)) / 2;
+  const halfTone = (threshold + fullLight(value, side, threshold)) / 2;
   const isNearLight = (x: number, y: number) => {
     for (let j = Math.max(0, y - EDGE); j <= Math.min(height - 1, y + EDGE); j++)
       for (let i = Math.max(0, x - EDGE); i <= Math.min(width - 1, x + EDGE); i++)
@@ -64,14 +64,8 @@ export function chromaByLight(
   };
 }
 
-/** The mean of some numbers of a list; `none` where there are none. */
-function meanOf(numbers: Float32Array, counts: (at: number) => boolean, none: number): number {
-  let n = 0;
-  let sum = 0;
-  numbers.forEach((one, at) => {
-    if (!counts(at)) return;
-    n++;
-    sum += one;
-  });
-  return n > 0 ? sum / n : none;
+/** The value that three quarters of the light lie under; the threshold where there is no light. */
+function fullLight(value: Float32Array, side: Int8Array, threshold: number): number {
+  const light = value.filter((_, c) => side[c] === LIGHT).sort();
+  return light.length > 0 ? light[Math.floor(light.length * 0.75)] : threshold;
 }

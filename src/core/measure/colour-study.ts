@@ -1,9 +1,9 @@
 import { PAINTERS_WHEEL, type Wheel } from '../colour/wheel';
 import { blocksOf, sampledBlocks } from '../picture/blocks';
-import { colourGrid } from '../picture/colour-grid';
+import { colourGrid, type ColourGrid } from '../picture/colour-grid';
 import type { Picture } from '../picture/picture';
 import { PLAIN_SQUINT, squinter } from '../picture/squint';
-import { sightOf, VALUE_BINS } from '../picture/value-map';
+import { sightOf, VALUE_BINS, type Sight } from '../picture/value-map';
 import { readAccents, type AccentPlace } from './accents';
 import { readChroma, type ChromaReading } from './chroma';
 import { chromaByLight, type ChromaByLight } from './chroma-by-light';
@@ -13,7 +13,7 @@ import { readHarmony, type HarmonyReading } from './harmony';
 import { readHues, type HueReading } from './hues';
 import { readKeyColour, type KeyColour } from './key-colour';
 import { sideMap, splitEdge, type Correction } from './light-and-shadow';
-import { MASS_CELLS, massesOf } from './masses';
+import { MASS_CELLS, massesOf, type Masses } from './masses';
 import { readsAs, type ReadsAs } from './reads-as';
 import { readTemperature, type TemperatureReading } from './temperature-spread';
 import { zoneEdges, type ZoneCut } from './zones';
@@ -28,24 +28,47 @@ export interface ColourStudy {
   readsAs: ReadsAs[];
 }
 
+/** What a picture's colours are read of. */
+export interface ColourSources {
+  picture: Picture;
+  /** As squinted at, with its values. */
+  through: Sight;
+  /** On `FOCUS_CELLS` cells. */
+  grid: ColourGrid;
+  /** Of the squinted picture. */
+  masses: Masses;
+}
+
 export interface ColourSettings {
   /** The zones that temperature is read by. */
   zones: ZoneCut;
-  /** A share of the diagonal. */
-  squint?: number;
   wheel?: Wheel;
   corrections?: readonly Correction[];
 }
 
 /** The whole colour reading. Throws a RangeError when no pixel is opaque. */
-export function readColourStudy(picture: Picture, settings: ColourSettings): ColourStudy {
-  const { zones, squint = PLAIN_SQUINT, wheel = PAINTERS_WHEEL, corrections = [] } = settings;
+export function readColourStudy(
+  picture: Picture,
+  { squint = PLAIN_SQUINT, ...settings }: ColourSettings & { squint?: number },
+): ColourStudy {
   const blocks = blocksOf(picture);
   const squinted = squinter(picture, () => blocks)(squint);
-  const through = sightOf(squinted);
+  const sources = {
+    picture,
+    through: sightOf(squinted),
+    grid: colourGrid(picture, blocks, FOCUS_CELLS),
+    masses: massesOf(colourGrid(squinted, sampledBlocks(squinted), MASS_CELLS)),
+  };
+  return readColours(sources, settings);
+}
+
+/** `readColourStudy` of what is known of a picture already. */
+export function readColours(
+  { picture, through, grid, masses }: ColourSources,
+  { zones, wheel = PAINTERS_WHEEL, corrections = [] }: ColourSettings,
+): ColourStudy {
   const sides = sideMap(through, corrections);
   const parts = colourParts(picture, sides);
-  const grid = colourGrid(picture, blocks, FOCUS_CELLS);
   const thresholds = zoneEdges(through.counts, zones).map(valueOfEdge);
   return {
     hues: readHues(parts, wheel),
@@ -57,7 +80,7 @@ export function readColourStudy(picture: Picture, settings: ColourSettings): Col
       accents: readAccents(grid),
     },
     harmony: readHarmony(parts, wheel),
-    readsAs: readsAs(massesOf(colourGrid(squinted, sampledBlocks(squinted), MASS_CELLS))),
+    readsAs: readsAs(masses),
   };
 }
 

@@ -85,6 +85,19 @@ function extremes(grid: ColourGrid): [TemperaturePlace, TemperaturePlace] {
   return [coolest, warmest];
 }
 
+/** The temperature of the mean of a grid's cells. */
+export function meanTemperature({ oklab, seen }: ColourGrid): number {
+  let a = 0;
+  let b = 0;
+  let cells = 0;
+  seen.forEach((one, c) => {
+    cells += one;
+    a += one * oklab[c * 3 + 1];
+    b += one * oklab[c * 3 + 2];
+  });
+  return cells === 0 ? 0 : temperature({ a: a / cells, b: b / cells });
+}
+
 /** How far from the mean a temperature has to lie to be drawn white or black. */
 const SPAN = 0.9;
 

@@ -2,6 +2,7 @@
 
 import { createContext, useContext } from 'react';
 import { createStore, useStore, type StoreApi } from 'zustand';
+import type { IntensityWord } from '@/core/colour/intensity';
 import type { Side } from '@/core/measure/light-and-shadow';
 import type { StudyDocument } from '@/contracts/study';
 import { documentState, type DocumentState } from '@/ui/sync/document-store';
@@ -20,6 +21,9 @@ export type Focus =
   | { kind: 'side'; side: Side }
   | { kind: 'misled'; family: string }
   | { kind: 'masses'; which: readonly number[] }
+  | { kind: 'hue'; from: number; to: number }
+  | { kind: 'family'; index: number }
+  | { kind: 'word'; word: IntensityWord }
   /** In fractions of the framed picture, the radius a share of its diagonal. */
   | { kind: 'place'; x: number; y: number; radius: number };
 

@@ -9,6 +9,8 @@ describe('the view in the address', () => {
     topic: fc.constant('zones'),
     lens: fc.constantFrom('picture', 'greys', 'zones'),
     zoneLook: fc.constantFrom('greys', 'colours', 'outlines'),
+    aspect: fc.constant('hues'),
+    warmthMap: fc.constant(false),
     pair: fc.constantFrom(
       [],
       [{ x: 0.1, y: 0.25 }],

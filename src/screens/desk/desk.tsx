@@ -12,6 +12,7 @@ import { OrderOfWork } from './order-of-work';
 import { PictureProvider } from './picture-room';
 import { ReadingLine } from './reading-line';
 import { listen, SHORTCUTS } from './shortcuts';
+import { ColoursPanel } from './steps/colours/colours-panel';
 import { LookPanel } from './steps/look/look-panel';
 import { PalettePanel } from './steps/palette/palette-panel';
 import { ValuesPanel } from './steps/values/values-panel';
@@ -99,6 +100,7 @@ function Room({ study }: { study: Study }) {
         <div className={`px-5 py-4 ${folded ? 'max-[1000px]:hidden' : ''}`}>
           {step === 'look' && <LookPanel study={study} />}
           {step === 'values' && <ValuesPanel />}
+          {step === 'colours' && <ColoursPanel />}
           {step === 'palette' && <PalettePanel palette={palette} />}
         </div>
       </aside>

@@ -12,6 +12,7 @@ export function OrderOfWork() {
   const states: Record<Step, string> = {
     look: document.aims.length > 0 ? 'aim set' : '',
     values: String(document.values.zones),
+    colours: '',
     palette: document.palette.swatches.length > 0 ? String(document.palette.swatches.length) : '',
   };
   return (

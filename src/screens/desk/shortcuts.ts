@@ -41,6 +41,7 @@ const corrector = (to: 'brush' | 'lasso') => (state: DeskState) => {
 export const SHORTCUTS: readonly Shortcut[] = [
   { keys: 'L', does: 'Look', matches: letter('l'), run: step('look') },
   { keys: 'V', does: 'Values', matches: letter('v'), run: step('values') },
+  { keys: 'K', does: 'Colours', matches: letter('k'), run: step('colours') },
   { keys: 'P', does: 'Palette', matches: letter('p'), run: step('palette') },
   { keys: 'C', does: 'Crop', matches: letter('c'), run: tool('crop') },
   { keys: 'N', does: 'Neutral point', matches: letter('n'), run: tool('neutral') },

@@ -12,13 +12,14 @@ const zonesKey = ({ zones, breaks, thresholds, squint }: StudyDocument['values']
 
 /** What the step lays over the picture: another picture, and lines. */
 export function useLens(): { lens: HTMLCanvasElement | null; lines: readonly DrawnLine[] } {
-  const { step, topic, lens, zoneLook } = useDesk((state) => state.view);
+  const { step, topic, lens, zoneLook, aspect, warmthMap } = useDesk((state) => state.view);
   const quick = useDesk((state) => state.sliding);
   const values = useDocument((document) => document.values);
   const corrections = useDocument((document) => document.lightAndShadow.corrections);
   const { settings } = useSettings();
   const half = stepOf(settings.scale) / 2;
-  const shown = step === 'values' && topic !== 'brightness' ? lens : 'picture';
+  const inValues = step === 'values' && topic !== 'brightness';
+  const shown = inValues ? lens : 'picture';
 
   const keys: Partial<Record<typeof lens, string>> = {
     squint: `squint ${values.squint} ${quick}`,
@@ -35,12 +36,17 @@ export function useLens(): { lens: HTMLCanvasElement | null; lines: readonly Dra
     return shown === 'busy' ? desk.busy() : desk.greys();
   });
 
+  const warmth = useDrawn(
+    step === 'colours' && aspect === 'warmth' && warmthMap ? 'warmth' : null,
+    (desk) => desk.temperature(),
+  );
+
   const merging = shown === 'merging' ? half : null;
   const lines = useMeasured(
     shown === 'edges' || shown === 'merging' ? `lines ${values.squint} ${merging}` : null,
     (desk) => desk.edgeLines(values.squint, merging),
   );
-  return { lens: canvas, lines: lines ?? [] };
+  return { lens: canvas ?? warmth, lines: lines ?? [] };
 }
 
 /** A veil over all but the part that is spoken of. */
@@ -62,6 +68,9 @@ export function useVeil(focus: Focus | null): HTMLCanvasElement | null {
     side: `${values.squint} ${JSON.stringify(corrections)}`,
     misled: String(step),
     masses: String(values.squint),
+    hue: '',
+    family: settings.wheel,
+    word: '',
     place: '',
   };
   const key = nothing ? null : `${JSON.stringify(focus)} ${madeOf[focus.kind]}`;
@@ -73,6 +82,11 @@ export function useVeil(focus: Focus | null): HTMLCanvasElement | null {
         return desk.veil({ ...focus, squint: values.squint, corrections });
       case 'misled':
         return desk.veil({ ...focus, step });
+      case 'hue':
+      case 'word':
+        return desk.veil(focus);
+      case 'family':
+        return desk.veil({ ...focus, wheel: settings.wheel });
       case 'masses':
         return desk.veil({ kind: 'masses', which: [...focus.which], squint: values.squint });
       default:

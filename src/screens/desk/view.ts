@@ -1,7 +1,7 @@
 import { placeQuery } from '@/ui/place';
 
 /** How the Desk is being looked at: all of it is in the address bar, so that a reload comes back to it. */
-export const STEPS = ['look', 'values', 'palette'] as const;
+export const STEPS = ['look', 'values', 'colours', 'palette'] as const;
 export type Step = (typeof STEPS)[number];
 /** What the step Values is asked. */
 export const TOPICS = ['zones', 'light', 'parting', 'focus', 'brightness'] as const;
@@ -33,6 +33,9 @@ export const FIRST_LENS: Record<Topic, Lens> = {
   focus: 'picture',
   brightness: 'picture',
 };
+/** What the step Colours is asked. */
+export const ASPECTS = ['hues', 'warmth', 'chroma', 'harmony', 'seeming'] as const;
+export type Aspect = (typeof ASPECTS)[number];
 export const ZONE_LOOKS = ['greys', 'colours', 'outlines'] as const;
 
 export interface View {
@@ -41,6 +44,9 @@ export interface View {
   /** What is laid over the picture in the step Values: one of the topic's. */
   lens: Lens;
   zoneLook: (typeof ZONE_LOOKS)[number];
+  aspect: Aspect;
+  /** Whether the map of temperature lies over the picture. */
+  warmthMap: boolean;
   /** Two places of the original that are held against each other. */
   pair: readonly { x: number; y: number }[];
   /** Where the lens begins, as a fraction of the picture's width; null lays it over all. */
@@ -58,6 +64,8 @@ export const FIRST_VIEW: View = {
   topic: 'zones',
   lens: 'greys',
   zoneLook: 'greys',
+  aspect: 'hues',
+  warmthMap: false,
   pair: [],
   wipe: null,
   zoom: 1,
@@ -78,6 +86,8 @@ export function viewFrom(query: URLSearchParams): View {
     topic,
     lens: oneOf(LENSES_OF[topic], query.get('lens')) ?? FIRST_LENS[topic],
     zoneLook: oneOf(ZONE_LOOKS, query.get('as')) ?? FIRST_VIEW.zoneLook,
+    aspect: oneOf(ASPECTS, query.get('aspect')) ?? FIRST_VIEW.aspect,
+    warmthMap: query.get('warmth') === 'map',
     pair: pairFrom(query.getAll('place')),
     wipe: number(query.get('wipe'), 0, 1),
     zoom,
@@ -97,6 +107,9 @@ export function queryOf(view: View): string {
     for (const { x, y } of view.pair) query.append('place', `${short(x)},${short(y)}`);
     if (view.wipe !== null) query.set('wipe', short(view.wipe));
   }
+  if (view.step === 'colours' && view.aspect !== FIRST_VIEW.aspect)
+    query.set('aspect', view.aspect);
+  if (view.step === 'colours' && view.warmthMap) query.set('warmth', 'map');
   if (view.zoom !== 1) {
     query.set('zoom', short(view.zoom));
     query.set('centre', `${short(view.centre.x)},${short(view.centre.y)}`);

@@ -9,11 +9,12 @@ import { pictureOf, type Picture } from '@/core/picture/picture';
 import { probe, type Probe } from '@/core/picture/probe';
 import { framedStrokes } from '@/core/picture/strokes';
 import { veil } from '@/core/picture/veil';
+import { colourCalls, colourVeil, type ColourPart } from './colour-calls';
 import { hold, type Held } from './held';
 import { valueCalls, valueVeil, type ValuePart } from './value-calls';
 
 /** The part of a picture that stays while the rest steps back. */
-export type Part = ValuePart | { kind: 'swatch'; index: number; colours: Oklab[] };
+export type Part = ValuePart | ColourPart | { kind: 'swatch'; index: number; colours: Oklab[] };
 
 /**
  * The Desk's worker. It holds the working copy and what was developed from it; every call that
@@ -72,6 +73,7 @@ const desk = {
   },
 
   ...valueCalls(current, handOver),
+  ...colourCalls(current, handOver),
 
   extract(count: number, keep: Oklab[]): Extraction {
     return extractPalette(current().picture, count, keep);
@@ -95,6 +97,8 @@ const desk = {
 
   /** A veil that leaves one part of the developed picture clear. */
   veil(part: Part): Picture {
+    if (part.kind === 'hue' || part.kind === 'family' || part.kind === 'word')
+      return handOver(colourVeil(current(), part));
     if (part.kind !== 'swatch') return handOver(valueVeil(current(), part));
     const { picture } = current();
     const map = swatchMap(picture, part.colours);

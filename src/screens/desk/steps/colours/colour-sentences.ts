@@ -1,0 +1,96 @@
+import { shortName } from '@/core/colour/name';
+import type { AccentPlace } from '@/core/measure/accents';
+import type { ChromaReading } from '@/core/measure/chroma';
+import type { HarmonyReading } from '@/core/measure/harmony';
+import type { HueReading } from '@/core/measure/hues';
+import type { KeyColour } from '@/core/measure/key-colour';
+import type { ReadsAs } from '@/core/measure/reads-as';
+import type { TemperatureReading } from '@/core/measure/temperature-spread';
+import { placeWords } from '@/core/picture/place-words';
+import { capital, list, percent } from '@/ui/words';
+
+/** Hues with less of the picture than this are no part of what it is in. */
+const NAMED = 0.04;
+const BANDS = ['darkest', 'dark', 'middle', 'light', 'lightest'];
+/** From this share of a band's coloured area on, the key is there. */
+const THERE = 0.1;
+
+/** What colours the picture is in, how much of each, and the key. */
+export function huesSentence({ dominant, neutral }: HueReading, key: KeyColour | null): string {
+  const named = dominant.filter(({ share }) => share >= NAMED);
+  if (named.length === 0 || neutral > 0.94)
+    return `It is in greys: ${percent(neutral)} of it is neutral.`;
+  const hues = list(named.map(({ family, share }) => `${family} ${percent(share)}`));
+  const neutrals = neutral >= 0.1 ? `, with ${percent(neutral)} neutral` : '';
+  return `It is in ${hues}${neutrals}.${key ? ` ${keySentence(key)}` : ''}`;
+}
+
+/** Where the key colour turns up. */
+export function keySentence({ family, bands }: KeyColour): string {
+  const there = bands.flatMap(({ share }, i) => (share >= THERE ? [BANDS[i]] : []));
+  if (there.length === bands.length)
+    return `The key is ${family}: it is in the darks, the middles and the lights.`;
+  if (there.length === 0) return `The key, as far as there is one, is ${family}.`;
+  return `The key is ${family}, in the ${list(there)} fifth${there.length > 1 ? 's' : ''} of its values.`;
+}
+
+const SAME_TEMPERATURE = 0.08;
+
+/** Which side is the warmer, and where the extremes lie. */
+export function warmthSentence({ light, shadow, warmest, coolest }: TemperatureReading): string {
+  const ends = `It is warmest ${placeWords(warmest)} (${shortName(warmest.colour)}) and coolest ${placeWords(coolest)} (${shortName(coolest.colour)}).`;
+  if (light === null || shadow === null) return ends;
+  const warmer = light - shadow;
+  if (Math.abs(warmer) < SAME_TEMPERATURE)
+    return `Light and shadow are alike in temperature. ${ends}`;
+  return `The light is ${warmer > 0 ? 'warmer' : 'cooler'} than the shadow by ${Math.abs(warmer).toFixed(1)}. ${ends}`;
+}
+
+/** How much is strong, and where it lives. */
+export function chromaSentence({
+  words,
+  strongInLight,
+  accents,
+}: ChromaReading & { accents: readonly AccentPlace[] }): string {
+  const strong = words.strong + words.vivid;
+  const quiet = `${percent(words.neutral + words.greyed)} of it is greyed or neutral`;
+  if (strong < 0.001 || strongInLight === null) {
+    const most = words.moderate >= 0.01 ? 'moderate' : words.dull >= 0.01 ? 'dull' : 'greyed';
+    return `Nothing is strong; the most it has is ${most}, and ${quiet}.`;
+  }
+  const where =
+    strongInLight > 0.9
+      ? 'nearly all of that lies in the light'
+      : strongInLight < 0.1
+        ? 'nearly all of that lies in the shadow'
+        : `${percent(strongInLight)} of that lies in the light`;
+  const accent = accents[0]
+    ? ` The strongest accent is ${shortName(accents[0].colour)}, ${placeWords(accents[0])}: ${percent(accents[0].share)}.`
+    : '';
+  return `Strong or vivid is ${percent(strong)} of it and ${where}; ${quiet}.${accent}`;
+}
+
+/** How near two fits are that are both worth naming. */
+const NEAR = 4;
+
+/** The scheme it is near, or the two; what falls outside. */
+export function harmonySentence({ fits, outside, coloured }: HarmonyReading): string {
+  const [best, second] = fits;
+  if (!best)
+    return `Near neutral: ${percent(coloured)} of it is more than greyed; no scheme to speak of.`;
+  const also =
+    second && best.fit - second.fit <= NEAR
+      ? ` or ${second.scheme} (${Math.round(second.fit)})`
+      : '';
+  const breaks = outside[0]
+    ? ` ${capital(outside[0].family)} stands outside: ${percent(outside[0].share)}, ${outside[0].kind === 'accent' ? 'an accent' : 'a stray'}.`
+    : '';
+  return `It is nearest to ${best.scheme} (${Math.round(best.fit)} of 100)${also}.${breaks}`;
+}
+
+/** Which grey is pushed most by its surround. */
+export function seemingSentence(reading: readonly ReadsAs[]): string {
+  const [most] = reading;
+  if (!most) return 'No near-neutral here is pushed anywhere by what surrounds it.';
+  return `${capital(shortName(most.colour))}, ${placeWords(most.place)}, reads as ${shortName(most.reads)} beside ${shortName(most.surround)}: an estimate.`;
+}

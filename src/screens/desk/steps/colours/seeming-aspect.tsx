@@ -1,0 +1,51 @@
+'use client';
+
+import { hexFromOklab } from '@/core/colour/hex';
+import { colourName } from '@/core/colour/name';
+import type { ReadsAs } from '@/core/measure/reads-as';
+import { placeWords } from '@/core/picture/place-words';
+import { capital } from '@/ui/words';
+import { Finding, Section } from '../panel-parts';
+import { Pointing } from '../pointing';
+import { seemingSentence } from './colour-sentences';
+
+const MOST = 6;
+/** The grey that a patch is shown in beside its surround. */
+const GREY = '#777777';
+
+/** What near-neutrals read as in their surround: an estimate. */
+export function SeemingAspect({ reading }: { reading: readonly ReadsAs[] }) {
+  const [first] = reading;
+  return (
+    <>
+      <Finding focus={first ? { kind: 'masses', which: [first.mass] } : null}>
+        {seemingSentence(reading)}
+      </Finding>
+      {reading.length > 0 && (
+        <Section title="In its surround, and in grey" aside="estimates">
+          {reading.slice(0, MOST).map(({ mass, place, colour, surround, reads }) => (
+            <Pointing
+              key={mass}
+              focus={{ kind: 'masses', which: [mass] }}
+              className="flex items-center gap-2 border-b py-1.5 text-[15px] leading-tight"
+            >
+              {[hexFromOklab(surround), GREY].map((ground) => (
+                <span
+                  key={ground}
+                  className="flex h-12 w-12 shrink-0 items-center justify-center"
+                  style={{ background: ground }}
+                >
+                  <span className="h-5 w-5" style={{ background: hexFromOklab(colour) }} />
+                </span>
+              ))}
+              <span>
+                {capital(colourName(colour))}, {placeWords(place)}, reads as{' '}
+                <em>{colourName(reads)}</em>
+              </span>
+            </Pointing>
+          ))}
+        </Section>
+      )}
+    </>
+  );
+}
