@@ -61,6 +61,13 @@ for (const surround of ['paper', 'studio grey', 'night']) {
       await hasNoViolation(page, `Values, ${topic}`);
       await isNeutral(page);
     }
+    await toStep(page, 'Colours');
+    for (const aspect of ['hues', 'warmth', 'intensity', 'harmony', 'seems']) {
+      await toTopic(page, aspect);
+      await expect(page.getByTestId('finding')).not.toContainText('…');
+      await hasNoViolation(page, `Colours, ${aspect}`);
+    }
+    await toStep(page, 'Values');
     await toTopic(page, 'spread');
     await page.getByRole('button', { name: 'Value plan to print' }).click();
     await expect(page.getByAltText(/^Value plan in/)).toBeVisible();

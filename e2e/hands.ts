@@ -47,7 +47,10 @@ export async function openStudy(page: Page, url: string, title: string): Promise
   await deskIsSet(page);
 }
 
-export async function toStep(page: Page, step: 'Look' | 'Values' | 'Palette'): Promise<void> {
+export async function toStep(
+  page: Page,
+  step: 'Look' | 'Values' | 'Colours' | 'Palette',
+): Promise<void> {
   await page
     .getByRole('navigation', { name: 'Order of work' })
     .getByRole('button', { name: step })

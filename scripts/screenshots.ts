@@ -56,6 +56,14 @@ const SHOTS: Shot[] = [
     take: (page) => openStudy(page, 'Ticket hall at noon', 'step=values&topic=brightness'),
   },
   {
+    name: 'desk-colours',
+    take: (page) => openStudy(page, 'Ticket hall at noon', 'step=colours'),
+  },
+  {
+    name: 'desk-harmony',
+    take: (page) => openStudy(page, 'Slate terrace, evening', 'step=colours&aspect=harmony'),
+  },
+  {
     name: 'desk-palette',
     take: async (page) => {
       await openStudy(page, 'Lower station, rain at dusk', 'step=palette');

@@ -1,4 +1,4 @@
-import { shortName } from '@/core/colour/name';
+import { colourName, shortName } from '@/core/colour/name';
 import type { AccentPlace } from '@/core/measure/accents';
 import type { ChromaReading } from '@/core/measure/chroma';
 import type { HarmonyReading } from '@/core/measure/harmony';
@@ -30,6 +30,9 @@ export function keySentence({ family, bands }: KeyColour): string {
   const there = bands.flatMap(({ share }, i) => (share >= THERE ? [BANDS[i]] : []));
   if (there.length === bands.length)
     return `The key is ${family}: it is in the darks, the middles and the lights.`;
+  const missing = bands.findIndex(({ share }) => share < THERE);
+  if (there.length === bands.length - 1)
+    return `The key is ${family}, in all but the ${BANDS[missing]} fifth of its values.`;
   if (there.length === 0) return `The key, as far as there is one, is ${family}.`;
   return `The key is ${family}, in the ${list(there)} fifth${there.length > 1 ? 's' : ''} of its values.`;
 }
@@ -88,9 +91,14 @@ export function harmonySentence({ fits, outside, coloured }: HarmonyReading): st
   return `It is nearest to ${best.scheme} (${Math.round(best.fit)} of 100)${also}.${breaks}`;
 }
 
+/** Those that come to be called something else, the ones pushed most first. */
+export function renamed(reading: readonly ReadsAs[]): ReadsAs[] {
+  return reading.filter(({ colour, reads }) => colourName(colour) !== colourName(reads));
+}
+
 /** Which grey is pushed most by its surround. */
 export function seemingSentence(reading: readonly ReadsAs[]): string {
   const [most] = reading;
   if (!most) return 'No near-neutral here is pushed anywhere by what surrounds it.';
-  return `${capital(shortName(most.colour))}, ${placeWords(most.place)}, reads as ${shortName(most.reads)} beside ${shortName(most.surround)}: an estimate.`;
+  return `${capital(shortName(most.colour))}, ${placeWords(most.place)}, reads as ${colourName(most.reads)} beside ${shortName(most.surround)}: an estimate.`;
 }

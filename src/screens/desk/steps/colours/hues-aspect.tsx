@@ -33,7 +33,13 @@ export function HuesAspect({ reading }: { reading: ColourStudy }) {
             key={hue}
             focus={{ kind: 'hue', from, to }}
             colours={[colour]}
-            aside={`${percent(share)}  ${valueWords(value, settings.scale)}  ${chroma.toFixed(2)}`}
+            aside={
+              <span className="flex text-right">
+                <span className="w-11">{percent(share)}</span>
+                <span className="w-9">{valueWords(value, settings.scale)}</span>
+                <span className="w-11">{chroma.toFixed(2)}</span>
+              </span>
+            }
           >
             {capital(family)}
           </SwatchLine>

@@ -7,14 +7,15 @@ import { placeWords } from '@/core/picture/place-words';
 import { capital } from '@/ui/words';
 import { Finding, Section } from '../panel-parts';
 import { Pointing } from '../pointing';
-import { seemingSentence } from './colour-sentences';
+import { renamed, seemingSentence } from './colour-sentences';
 
 const MOST = 6;
 /** The grey that a patch is shown in beside its surround. */
 const GREY = '#777777';
 
 /** What near-neutrals read as in their surround: an estimate. */
-export function SeemingAspect({ reading }: { reading: readonly ReadsAs[] }) {
+export function SeemingAspect({ reading: all }: { reading: readonly ReadsAs[] }) {
+  const reading = renamed(all);
   const [first] = reading;
   return (
     <>

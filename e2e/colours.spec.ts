@@ -1,0 +1,88 @@
+import type { Page } from '@playwright/test';
+import { appFor, expect, test } from './app';
+import { choose, onStage, openStudy, pixelAt, toStep, toTopic } from './hands';
+
+const app = appFor('demo');
+const finding = (page: Page) => page.getByTestId('finding');
+
+test('hues: what it is in, the tide and the key; a family dims the rest, on three wheels', async ({
+  page,
+}) => {
+  await openStudy(page, app.url, 'Lower station, rain at dusk');
+  await page.keyboard.press('k');
+  await expect(page).toHaveURL(/step=colours/);
+  await expect(finding(page)).toContainText(/It is in blue \d+.%.* The key is blue/);
+  await expect(page.getByRole('img', { name: /^The tide/ })).toBeVisible();
+
+  // A lit window goes when only blue stays.
+  const [x, y] = await onStage(page, 0.4, 0.5);
+  const lit = await pixelAt(page, x, y);
+  await page.getByRole('button', { name: /^Blue \d+/ }).hover();
+  await expect.poll(() => pixelAt(page, x, y)).not.toEqual(lit);
+  await page.mouse.move(640, 20);
+  await expect.poll(() => pixelAt(page, x, y)).toEqual(lit);
+
+  await page.getByText('Families', { exact: true }).click();
+  const family = (name: string) => page.getByRole('cell', { name, exact: true });
+  await expect(family('blue-green')).toBeVisible();
+  await choose(page, 'Wheel', 'screen');
+  await expect(family('cyan')).toBeVisible();
+  await choose(page, 'Wheel', 'painters');
+  await expect(family('blue-green')).toBeVisible();
+});
+
+test('warmth: light against shadow, the ends, and a map without colour', async ({ page }) => {
+  await openStudy(page, app.url, 'Lower station, rain at dusk');
+  await toStep(page, 'Colours');
+  await toTopic(page, 'warmth');
+  await expect(finding(page)).toContainText(/The light is warmer than the shadow by 0\.\d/);
+  const [x, y] = await onStage(page, 0.77, 0.5);
+  const greyness = async () => {
+    const [r, g, b] = await pixelAt(page, x, y);
+    return Math.max(r, g, b) - Math.min(r, g, b);
+  };
+  expect(await greyness()).toBeGreaterThan(40);
+  await page.getByRole('button', { name: /^Map of temperature/ }).click();
+  await expect.poll(greyness).toBe(0);
+  await expect(page).toHaveURL(/warmth=map/);
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Back to the picture' })).toBeVisible();
+  await expect.poll(greyness).toBe(0);
+  await page.getByRole('button', { name: 'Back to the picture' }).click();
+  await expect.poll(greyness).toBeGreaterThan(40);
+});
+
+test('intensity and harmony: shares, accents, ranked schemes and what falls outside', async ({
+  page,
+}) => {
+  await openStudy(page, app.url, 'Ticket hall at noon');
+  await toStep(page, 'Colours');
+  await toTopic(page, 'intensity');
+  await expect(finding(page)).toContainText(/greyed or neutral/);
+  const words = page.getByRole('button', { name: /^(Neutral|Greyed|Dull|Moderate|Strong|Vivid)/ });
+  await expect(words).toHaveCount(6);
+  const shares = (await words.allInnerTexts()).map((text) =>
+    Number(/(\d+).%/.exec(text)?.[1] ?? NaN),
+  );
+  expect(Math.abs(shares.reduce((a, b) => a + b, 0) - 100)).toBeLessThan(4);
+
+  await toTopic(page, 'harmony');
+  await expect(finding(page)).toContainText(/nearest to .* of 100/);
+  const complement = page.getByRole('button', { name: /^complement/ });
+  await complement.click();
+  await expect(complement).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('img', { name: /^complement on the wheel/ })).toBeVisible();
+});
+
+test('a foggy picture has no scheme to speak of, and greys seem something else', async ({
+  page,
+}) => {
+  await openStudy(page, app.url, 'Fog at the passing loop');
+  await toStep(page, 'Colours');
+  await toTopic(page, 'harmony');
+  await expect(finding(page)).toContainText('no scheme to speak of');
+  await openStudy(page, app.url, 'Conductor by the window');
+  await toStep(page, 'Colours');
+  await toTopic(page, 'seems');
+  await expect(finding(page)).toContainText(/reads as .*: an estimate/);
+});
