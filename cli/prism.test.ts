@@ -61,6 +61,24 @@ describe('prism', () => {
     expect(balance.left).toBeGreaterThan(0);
   });
 
+  it('reports hues, key, temperature, chroma and harmony', () => {
+    const { stdout } = prism('measure', file('picture.png'));
+    const { hues, keyColour, temperature, chroma, harmony } = measureReportSchema.parse(
+      JSON.parse(stdout),
+    );
+    expect(hues.dominant.map(({ family, share }) => [family, share])).toEqual([
+      ['blue', expect.closeTo(2 / 3, 6)],
+      ['red', expect.closeTo(1 / 3, 6)],
+    ]);
+    expect(hues.families.blue + hues.families.red).toBeCloseTo(1, 6);
+    expect(keyColour?.bands).toHaveLength(5);
+    expect(temperature.light).toBeGreaterThan(temperature.shadow as number);
+    expect(chroma.words.moderate + chroma.words.strong + chroma.words.vivid).toBeCloseTo(1, 6);
+    expect(chroma.p5).toBeLessThanOrEqual(chroma.p95);
+    expect(harmony).toHaveLength(8);
+    harmony.forEach(({ fit }, i) => expect(fit).toBeLessThanOrEqual(harmony[i - 1]?.fit ?? 100));
+  });
+
   it.each(['picture.png', 'picture.avif', 'picture.tiff'])('extracts the palette of %s', (name) => {
     const { status, stdout } = prism('palette', file(name), '--count', '2');
     expect(status).toBe(0);

@@ -5,6 +5,7 @@ import sharp from 'sharp';
 import { ciede2000 } from '@/core/colour/ciede2000';
 import { labFromOklab } from '@/core/colour/cielab';
 import { oklabFromHex } from '@/core/colour/hex';
+import { PAINTERS_WHEEL } from '@/core/colour/wheel';
 import type { Oklab } from '@/core/colour/oklab';
 import { GLAZES, SIDE, tileColours, tileSvg } from './patterns/enamel-tile';
 import { PICTURES } from './scenes/pictures';
@@ -46,6 +47,11 @@ describe.each(PICTURES.map((picture) => [picture.file, picture] as const))('%s',
       expect(Math.abs(values[at] - truth.values[at])).toBeLessThan(0.45);
   });
 
+  it('has some of every family it was composed in', () => {
+    const { colours, truth } = found();
+    for (const family of truth.families) expect(colours.families[family]).toBeGreaterThan(0.005);
+  });
+
   it('has no light read as warmer that was laid cooler, or the reverse', () => {
     const { light, truth } = found();
     expect([truth.lightIs, 'alike']).toContain(warmth(light.warmer));
@@ -74,6 +80,35 @@ describe.each(PICTURES.map((picture) => [picture.file, picture] as const))('%s',
 function warmth(warmer: number): string {
   return Math.abs(warmer) < 0.08 ? 'alike' : warmer > 0 ? 'warmer' : 'cooler';
 }
+
+describe('the colours of the pictures', () => {
+  const coloursOf = (file: string) =>
+    report.pictures.find((one) => one.file === file)?.colours as PictureReport['colours'];
+
+  it('have the key they were composed around, or its neighbour, where it runs through their values', () => {
+    const { families } = PAINTERS_WHEEL;
+    for (const file of [
+      'conductor',
+      'lower-station',
+      'passing-loop',
+      'slate-terrace',
+      'summit',
+      'winch-room',
+    ]) {
+      const truth = report.pictures.find((one) => one.file === file)?.truth.keyColour as string;
+      const steps = Math.abs(families.indexOf(coloursOf(file).key ?? '') - families.indexOf(truth));
+      expect([0, 1, 11]).toContain(steps);
+    }
+  });
+
+  it('stand in the schemes they were composed in, where those are plain', () => {
+    expect(coloursOf('slate-terrace').scheme).toBe('analogous');
+    expect(coloursOf('winch-room').scheme).toBe('analogous with opposite accent');
+    // Near neutral: no scheme to speak of.
+    expect(coloursOf('conductor').scheme).toBeNull();
+    expect(coloursOf('passing-loop').scheme).toBeNull();
+  });
+});
 
 describe('the light of the pictures', () => {
   it('is told apart wherever it is plain', () => {

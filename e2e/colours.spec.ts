@@ -86,3 +86,22 @@ test('a foggy picture has no scheme to speak of, and greys seem something else',
   await toTopic(page, 'seems');
   await expect(finding(page)).toContainText(/reads as .*: an estimate/);
 });
+
+test('three questions of a place, with the colours that make it', async ({ page }) => {
+  await openStudy(page, app.url, 'Ticket hall at noon');
+  await toStep(page, 'Colours');
+  await expect(page.getByText('Touch a place in the picture')).toBeVisible();
+  const answers = page.getByRole('region', { name: 'Three questions' });
+  await page.mouse.click(...(await onStage(page, 0.5, 0.52)));
+  await expect(answers).toContainText(/Which family\?\s*blue/i);
+  await expect(answers).toContainText(/How light\?\s*\w+/);
+  await page.reload();
+  await expect(answers).toContainText(/How intense\?/);
+  // On the keyboard: the place that the arrows moved to.
+  await page.getByTestId('stage').focus();
+  for (let i = 0; i < 3; i++) await page.keyboard.press('Shift+ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(answers).not.toContainText(/Which family\?\s*blue/i);
+  await page.getByRole('button', { name: 'Done with this place' }).click();
+  await expect(page.getByText('Touch a place in the picture')).toBeVisible();
+});

@@ -7,6 +7,7 @@ import { ciede2000 } from '../../src/core/colour/ciede2000';
 import { labFromOklab } from '../../src/core/colour/cielab';
 import { oklchFromOklab, writeOklab, type Oklab } from '../../src/core/colour/oklab';
 import { LINEAR_OF_BYTE } from '../../src/core/colour/srgb';
+import { readColourStudy } from '../../src/core/measure/colour-study';
 import { readValueStudy } from '../../src/core/measure/value-study';
 import { extractPalette, type ExtractedSwatch } from '../../src/core/palette/extract';
 import type { Picture } from '../../src/core/picture/picture';
@@ -27,6 +28,8 @@ export interface PictureReport {
   values: { key: string; range: string; p5: number; median: number; p95: number };
   /** How much warmer the light is than the shadow, and what share of the picture it takes. */
   light: { warmer: number; share: number };
+  /** Share of each family, the family of the key, and the best scheme; null for what there is none of. */
+  colours: { families: Record<string, number>; key: string | null; scheme: string | null };
   /** Where contrast is strongest. */
   focus: { x: number; y: number; reason: string } | null;
   /** Each mass in the picture against what was laid down. */
@@ -65,6 +68,9 @@ async function holdUp(picture: DemoPicture): Promise<PictureReport> {
   const { key, range, p5, median, p95 } = study.values;
   const { light, shadow } = study.lightAndShadow;
   const [focus] = study.focus.places;
+  const { hues, keyColour, harmony } = readColourStudy(working, {
+    zones: { zones: 4, breaks: 'natural' },
+  });
   const { swatches } = extractPalette(working, 9);
   return {
     file: picture.file,
@@ -77,6 +83,13 @@ async function holdUp(picture: DemoPicture): Promise<PictureReport> {
       share: light?.share ?? 0,
     },
     focus: focus ?? null,
+    colours: {
+      families: Object.fromEntries(
+        hues.families.map(({ family, light, shadow }) => [family, light + shadow]),
+      ),
+      key: keyColour?.family ?? null,
+      scheme: harmony.fits[0]?.scheme ?? null,
+    },
     masses: truth.masses.map(({ name, share, oklab: [L, a, b] }, i) => ({
       name,
       share,

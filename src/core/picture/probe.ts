@@ -19,11 +19,12 @@ export interface Probe {
 const MOST_PIXELS = 4000;
 
 /**
- * The average and spread of the pixels whose centres lie within `radius` of a place; the one pixel
- * under the place where the circle holds no centre. `place` in fractions of the picture, `radius`
- * a share of its diagonal. Null where everything is transparent or outside.
+ * Where in a picture's data the pixels are whose centres lie within `radius` of a place, a regular
+ * subset where they are many; the one pixel under the place where the circle holds no centre.
+ * `place` in fractions of the picture, `radius` a share of its diagonal. Null where everything is
+ * transparent or outside.
  */
-export function probe(picture: Picture, place: Place, radius: number): Probe | null {
+export function pixelsWithin(picture: Picture, place: Place, radius: number): number[] | null {
   const { width, height, data } = picture;
   const cx = place.x * width;
   const cy = place.y * height;
@@ -48,7 +49,13 @@ export function probe(picture: Picture, place: Place, radius: number): Probe | n
     if (x < 0 || y < 0 || x >= width || y >= height || data[i + 3] < OPAQUE) return null;
     found.push(i);
   }
-  return { ...summarize(data, found), pixels: found.length };
+  return found;
+}
+
+/** The average and spread of the pixels within a radius of a place, as `pixelsWithin` takes them. */
+export function probe(picture: Picture, place: Place, radius: number): Probe | null {
+  const found = pixelsWithin(picture, place, radius);
+  return found && { ...summarize(picture.data, found), pixels: found.length };
 }
 
 function summarize(data: Uint8ClampedArray, at: readonly number[]): Omit<Probe, 'pixels'> {

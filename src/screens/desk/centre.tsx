@@ -26,7 +26,7 @@ function Looking({ onPick }: { onPick: (place: Point) => void }) {
   const store = useDeskStore();
   const room = usePicture();
   const { settings } = useSettings();
-  const { step, topic, at, pair } = useDesk((state) => state.view);
+  const { step, topic, at, pair, asked } = useDesk((state) => state.view);
   const tool = useDesk((state) => state.tool);
   const brush = useDesk((state) => state.brush);
   const selected = useDesk((state) => state.selected);
@@ -58,6 +58,13 @@ function Looking({ onPick }: { onPick: (place: Point) => void }) {
         label: i === 0 ? 'A' : 'B',
       }),
     );
+  if (step === 'colours' && asked)
+    marks.push({
+      id: 'asked',
+      ...room.framedArea({ ...asked, radius: 0 }),
+      radius: settings.pickRadius,
+      strong: true,
+    });
   marks.push(...places);
 
   const takeNeutral = async (place: Point) => {
@@ -93,7 +100,10 @@ function Looking({ onPick }: { onPick: (place: Point) => void }) {
         if (tool === 'neutral') void takeNeutral(place);
         else if (tool === 'brush') correct?.([place]);
         else if (step === 'palette') onPick(place);
-        else if (step === 'values' && topic === 'parting')
+        else if (step === 'colours') {
+          const { x, y } = room.originalArea(place, 0);
+          store.getState().look({ asked: { x, y } });
+        } else if (step === 'values' && topic === 'parting')
           store.getState().look({ pair: withPlace(pair, room.originalArea(place, 0)) });
       }}
     />

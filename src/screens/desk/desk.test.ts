@@ -11,6 +11,7 @@ describe('the view in the address', () => {
     zoneLook: fc.constantFrom('greys', 'colours', 'outlines'),
     aspect: fc.constant('hues'),
     warmthMap: fc.constant(false),
+    asked: fc.constant(null),
     pair: fc.constantFrom(
       [],
       [{ x: 0.1, y: 0.25 }],

@@ -45,6 +45,8 @@ export interface View {
   lens: Lens;
   zoneLook: (typeof ZONE_LOOKS)[number];
   aspect: Aspect;
+  /** A place of the original that the three questions are asked of. */
+  asked: { x: number; y: number } | null;
   /** Whether the map of temperature lies over the picture. */
   warmthMap: boolean;
   /** Two places of the original that are held against each other. */
@@ -65,6 +67,7 @@ export const FIRST_VIEW: View = {
   lens: 'greys',
   zoneLook: 'greys',
   aspect: 'hues',
+  asked: null,
   warmthMap: false,
   pair: [],
   wipe: null,
@@ -88,6 +91,7 @@ export function viewFrom(query: URLSearchParams): View {
     zoneLook: oneOf(ZONE_LOOKS, query.get('as')) ?? FIRST_VIEW.zoneLook,
     aspect: oneOf(ASPECTS, query.get('aspect')) ?? FIRST_VIEW.aspect,
     warmthMap: query.get('warmth') === 'map',
+    asked: pairFrom(query.getAll('asked'))[0] ?? null,
     pair: pairFrom(query.getAll('place')),
     wipe: number(query.get('wipe'), 0, 1),
     zoom,
@@ -110,6 +114,8 @@ export function queryOf(view: View): string {
   if (view.step === 'colours' && view.aspect !== FIRST_VIEW.aspect)
     query.set('aspect', view.aspect);
   if (view.step === 'colours' && view.warmthMap) query.set('warmth', 'map');
+  if (view.step === 'colours' && view.asked)
+    query.set('asked', `${short(view.asked.x)},${short(view.asked.y)}`);
   if (view.zoom !== 1) {
     query.set('zoom', short(view.zoom));
     query.set('centre', `${short(view.centre.x)},${short(view.centre.y)}`);

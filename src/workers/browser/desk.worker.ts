@@ -2,6 +2,7 @@ import { expose, transfer } from 'comlink';
 import type { Oklab } from '@/core/colour/oklab';
 import { extractPalette, type Extraction } from '@/core/palette/extract';
 import { mapShares, NO_SWATCH, swatchMap } from '@/core/palette/swatch-map';
+import { components, type Component } from '@/core/picture/components';
 import { develop, type Development } from '@/core/picture/develop';
 import { framePicture } from '@/core/picture/frame';
 import type { Framing, Place } from '@/core/picture/framing';
@@ -88,6 +89,11 @@ const desk = {
 
   probe(place: Place, radius: number): Probe | null {
     return probe(current().picture, place, radius);
+  },
+
+  /** The colours that together make an area's average. */
+  components(place: Place, radius: number): Component[] | null {
+    return components(current().picture, place, radius);
   },
 
   /** A probe of the working copy as it came, for the neutral point. `place` in fractions of it. */

@@ -6,6 +6,7 @@ import { useDesk, useDeskStore, useDocument } from '../../desk-store';
 import { useMeasured } from '../../use-drawn';
 import type { Aspect } from '../../view';
 import { Finding } from '../panel-parts';
+import { AskedPlace } from './asked-place';
 import { ChromaAspect } from './chroma-aspect';
 import { HarmonyAspect } from './harmony-aspect';
 import { HuesAspect } from './hues-aspect';
@@ -31,6 +32,7 @@ export function ColoursPanel() {
   const reading = useMeasured(key, (desk) => desk.readColours(values, corrections, settings.wheel));
   return (
     <>
+      <AskedPlace />
       <div className="mb-3">
         <Choice
           label="What is asked"
