@@ -59,7 +59,9 @@ test('intensity and harmony: shares, accents, ranked schemes and what falls outs
   await toStep(page, 'Colours');
   await toTopic(page, 'intensity');
   await expect(finding(page)).toContainText(/greyed or neutral/);
-  const words = page.getByRole('button', { name: /^(Neutral|Greyed|Dull|Moderate|Strong|Vivid)/ });
+  const words = page.getByRole('button', {
+    name: /^(Neutral|Greyed|Dull|Moderate|Strong|Vivid)\s*(under )?\d/,
+  });
   await expect(words).toHaveCount(6);
   const shares = (await words.allInnerTexts()).map((text) =>
     Number(/(\d+).%/.exec(text)?.[1] ?? NaN),
