@@ -1,26 +1,47 @@
 export interface Row {
   name: string;
+  /** The fastest of its runs. */
   milliseconds: number;
+  /** Against a plain conversion: the median of the ratios of runs that stood next to each other. */
+  ratio: number;
 }
 
-/** The fastest of several runs: the least disturbed one, since machines are noisy. */
-export async function fastest(runs: number, work: () => unknown): Promise<number> {
-  let least = Infinity;
+async function timed(work: () => unknown): Promise<number> {
+  const start = performance.now();
+  await work();
+  return performance.now() - start;
+}
+
+/**
+ * Times a piece of work by turns with a yardstick. Machines are noisy for seconds at a time, so a
+ * ratio is taken of two runs side by side, and of those the median.
+ */
+export async function measured(
+  name: string,
+  runs: number,
+  yardstick: () => unknown,
+  work: () => unknown,
+): Promise<Row> {
+  const ratios: number[] = [];
+  let milliseconds = Infinity;
   for (let run = 0; run < runs; run++) {
-    const start = performance.now();
-    await work();
-    least = Math.min(least, performance.now() - start);
+    const before = await timed(yardstick);
+    const own = await timed(work);
+    const after = await timed(yardstick);
+    milliseconds = Math.min(milliseconds, own);
+    ratios.push((2 * own) / (before + after));
   }
-  return least;
+  ratios.sort((one, other) => one - other);
+  return { name, milliseconds, ratio: ratios[Math.floor(ratios.length / 2)] };
 }
 
-/** Each row's time and its ratio to one plain conversion of the same picture in the same run. */
-export function table(rows: readonly Row[], conversion: number): string {
+/** Each row's time and its ratio to one plain conversion of the same picture. */
+export function table(rows: readonly Row[]): string {
   const width = Math.max(...rows.map(({ name }) => name.length));
   return rows
     .map(
-      ({ name, milliseconds }) =>
-        `${name.padEnd(width)}  ${milliseconds.toFixed(1).padStart(8)} ms  ${(milliseconds / conversion).toFixed(2).padStart(7)} ×`,
+      ({ name, milliseconds, ratio }) =>
+        `${name.padEnd(width)}  ${milliseconds.toFixed(1).padStart(8)} ms  ${ratio.toFixed(2).padStart(7)} ×`,
     )
     .join('\n');
 }

@@ -1,7 +1,7 @@
 import { oklabFromLinear, type Oklab } from '../colour/oklab';
 import { bytesFromOklab } from '../colour/hex';
 import type { Picture } from '../picture/picture';
-import { pieces } from '../picture/pieces';
+import { pieceSizes } from '../picture/pieces';
 import {
   seenIn,
   edgeOfValue,
@@ -111,7 +111,7 @@ export function zoneBodies(sight: Sight, edges: readonly number[]): ZoneBody[] {
   const zones = zoneMap(map, edges);
   const seen = seenIn(sight);
   const lights = groupLight(picture, zones, edges.length + 1);
-  const found = pieces(zones, picture.width, picture.height, NO_VALUE);
+  const found = pieceSizes(zones, picture.width, picture.height, NO_VALUE);
   const bodies = lights.map((light): ZoneBody => ({
     colour: light && oklabFromLinear(light),
     masses: 0,

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { pieces } from './pieces';
+import { pieces, pieceSizes } from './pieces';
 import { chained, evened, smoothed, type Stretch } from './lines';
 import { placeWords } from './place-words';
 
@@ -47,6 +47,8 @@ describe('pieces', () => {
       fc.property(maps, ({ width, map }) => {
         const found = pieces(map, width, map.length / width, ABSENT);
         expect(found.size).toEqual(filled(map, width));
+        const { entry, size } = pieceSizes(map, width, map.length / width, ABSENT);
+        expect({ entry, size }).toEqual({ entry: found.entry, size: found.size });
         found.of.forEach((piece, p) =>
           expect(piece < 0 ? ABSENT : found.entry[piece]).toBe(map[p]),
         );

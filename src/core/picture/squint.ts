@@ -204,21 +204,30 @@ function layBack({ width, height }: Picture, values: Uint16Array, grid: Grid): P
       const [ra, rb, rc, rd] = [rgb[a * 3], rgb[b * 3], rgb[c * 3], rgb[d * 3]];
       const [ga, gb, gc, gd] = [rgb[a * 3 + 1], rgb[b * 3 + 1], rgb[c * 3 + 1], rgb[d * 3 + 1]];
       const [ba, bb, bc, bd] = [rgb[a * 3 + 2], rgb[b * 3 + 2], rgb[c * 3 + 2], rgb[d * 3 + 2]];
+      const all = sa && sb && sc && sd;
       for (let y = top; y < bottom; y++) {
         const fy = rows.share[y];
         const upper = 1 - fy;
-        for (let x = left, i = (y * width + left) * 4; x < right; x++, i += 4) {
-          const own = values[y * width + x];
+        for (let x = left, p = y * width + left; x < right; x++, p++) {
+          const own = values[p];
           if (own === NOTHING) continue;
           const fx = columns.share[x];
-          const wa = sa * ((1 - fx) * upper + LEAST) * LIKENESS[Math.abs(va - own)];
-          const wb = sb * (fx * upper + LEAST) * LIKENESS[Math.abs(vb - own)];
-          const wc = sc * ((1 - fx) * fy + LEAST) * LIKENESS[Math.abs(vc - own)];
-          const wd = sd * (fx * fy + LEAST) * LIKENESS[Math.abs(vd - own)];
-          const all = ENCODE_STEPS / (wa + wb + wc + wd);
-          bytes[i] = BYTE_OF_LINEAR[((wa * ra + wb * rb + wc * rc + wd * rd) * all + 0.5) | 0];
-          bytes[i + 1] = BYTE_OF_LINEAR[((wa * ga + wb * gb + wc * gc + wd * gd) * all + 0.5) | 0];
-          bytes[i + 2] = BYTE_OF_LINEAR[((wa * ba + wb * bb + wc * bc + wd * bd) * all + 0.5) | 0];
+          let wa = (1 - fx) * upper * LIKENESS[Math.abs(va - own)];
+          let wb = fx * upper * LIKENESS[Math.abs(vb - own)];
+          let wc = (1 - fx) * fy * LIKENESS[Math.abs(vc - own)];
+          let wd = fx * fy * LIKENESS[Math.abs(vd - own)];
+          if (!all) {
+            // The only cell that is seen may be one that would weigh nothing.
+            wa = sa * (wa + LEAST);
+            wb = sb * (wb + LEAST);
+            wc = sc * (wc + LEAST);
+            wd = sd * (wd + LEAST);
+          }
+          const part = ENCODE_STEPS / (wa + wb + wc + wd);
+          const i = p * 4;
+          bytes[i] = BYTE_OF_LINEAR[((wa * ra + wb * rb + wc * rc + wd * rd) * part + 0.5) | 0];
+          bytes[i + 1] = BYTE_OF_LINEAR[((wa * ga + wb * gb + wc * gc + wd * gd) * part + 0.5) | 0];
+          bytes[i + 2] = BYTE_OF_LINEAR[((wa * ba + wb * bb + wc * bc + wd * bd) * part + 0.5) | 0];
           bytes[i + 3] = 255;
         }
       }

@@ -39,8 +39,8 @@ export function hundredthsOf({ data }: Picture): Uint16Array {
 
 /** Hundredths of a step in a bin. */
 const A_BIN = 1000 / VALUE_BINS;
-const BINS = Uint8Array.from({ length: NOTHING + 1 }, (_, hundredths) =>
-  hundredths > 1000 ? NO_VALUE : Math.min(VALUE_BINS - 1, Math.floor(hundredths / A_BIN)),
+const BINS = Uint8Array.from({ length: 1001 }, (_, hundredths) =>
+  Math.min(VALUE_BINS - 1, Math.floor(hundredths / A_BIN)),
 );
 
 /**
@@ -49,7 +49,8 @@ const BINS = Uint8Array.from({ length: NOTHING + 1 }, (_, hundredths) =>
  */
 export function valueMap(picture: Picture, hundredths = hundredthsOf(picture)): Uint8Array {
   const map = new Uint8Array(hundredths.length);
-  for (let p = 0; p < map.length; p++) map[p] = BINS[hundredths[p]];
+  for (let p = 0; p < map.length; p++)
+    map[p] = hundredths[p] === NOTHING ? NO_VALUE : BINS[hundredths[p]];
   return map;
 }
 
