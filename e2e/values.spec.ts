@@ -131,6 +131,13 @@ test('light and shadow: put right by brush and lasso, undone, and kept', async (
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(share).toBe(brushed);
   await isSaved(page);
+  // Another step puts the brush down.
+  await page.keyboard.press('l');
+  await page.keyboard.press('v');
+  await expect(page.getByRole('button', { name: 'Brush' })).toHaveAttribute(
+    'aria-pressed',
+    'false',
+  );
   await page.reload();
   await deskIsSet(page);
   await expect.poll(share).toBe(brushed);

@@ -22,9 +22,14 @@ const letter = (key: string) => (event: KeyboardEvent) =>
 
 const zoom = (factor: number) => (state: DeskState) =>
   state.look({ zoom: Math.min(MOST_ZOOM, Math.max(1, state.view.zoom * factor)) });
-const step = (to: DeskState['view']['step']) => (state: DeskState) => state.look({ step: to });
-const lens = (to: DeskState['view']['lens']) => (state: DeskState) =>
+const step = (to: DeskState['view']['step']) => (state: DeskState) => {
+  state.look({ step: to });
+  state.set({ tool: 'look', hovered: null, pinned: null });
+};
+const lens = (to: DeskState['view']['lens']) => (state: DeskState) => {
   state.look({ step: 'values', topic: 'zones', lens: to });
+  state.set({ tool: 'look', hovered: null, pinned: null });
+};
 const tool = (to: DeskState['tool']) => (state: DeskState) => {
   state.look({ step: 'look' });
   state.set({ tool: state.tool === to ? 'look' : to });

@@ -15,7 +15,8 @@ export function useCorrecting(): ((points: Point[]) => void) | null {
   const store = useDeskStore();
   const room = usePicture();
   const tool = useDesk((state) => state.tool);
-  if (tool !== 'brush' && tool !== 'lasso') return null;
+  const asksLight = useDesk(({ view }) => view.step === 'values' && view.topic === 'light');
+  if (!asksLight || (tool !== 'brush' && tool !== 'lasso')) return null;
   return (points) => {
     if (tool === 'lasso' && points.length < 3) return;
     const { brush, change } = store.getState();

@@ -8,6 +8,7 @@ export function readingKey({ framing, neutral, values }: StudyDocument): string 
     neutral?.cast ?? null,
     values.zones,
     values.breaks,
+    values.breaks === 'hand' ? values.thresholds : null,
     values.squint,
   ]);
 }
