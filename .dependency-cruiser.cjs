@@ -17,10 +17,14 @@ module.exports = {
     outside('screens', 'core', 'contracts', 'study', 'workers', 'ui'),
     {
       name: 'core-is-pure',
-      comment: 'Numbers in, numbers out: of packages, only those that read text and trace contours.',
+      comment:
+        'Numbers in, numbers out: of packages, only those that read text and trace contours.',
       severity: 'error',
       from: { path: '^src/core/', pathNot: 'test(ing)?\\.ts$' },
-      to: { path: ['^node_modules/'], pathNot: ['^node_modules/(zod|jsonc-parser|d3-contour|@types/d3-contour)/'] },
+      to: {
+        path: ['^node_modules/'],
+        pathNot: ['^node_modules/(zod|jsonc-parser|d3-contour|@types/d3-contour)/'],
+      },
     },
     {
       name: 'core-knows-no-node',
