@@ -12,7 +12,7 @@ const PLAIN = 5;
 export function mergingSentence(merging: readonly Merging[], masses: number): string {
   if (masses < 2) return 'It is all one mass; nothing stands beside anything.';
   if (merging.length === 0)
-    return 'Every two neighbours of different colour hold apart in value; it reads in black and white.';
+    return 'Where the main masses differ in colour they hold apart in value as well; it reads in black and white.';
   const [{ one, other, place }] = merging;
   const pairs =
     merging.length === 1
