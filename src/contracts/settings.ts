@@ -9,6 +9,8 @@ export const settingsSchema = z.object({
   scale: valueScaleSchema,
   surround: z.enum(SURROUNDS),
   wheel: z.enum(WHEEL_IDS).default('painters'),
+  /** Whether a person's own guess is asked for before a colour is read. */
+  askFirst: z.boolean().default(false),
   /** Radius of picks and of the reading line, as a share of the picture's diagonal. */
   pickRadius: z.number().min(0).max(0.1),
 });
@@ -18,5 +20,6 @@ export const DEFAULT_SETTINGS: Settings = {
   scale: { steps: 11, first: 0, highIs: 'light' },
   surround: 'grey',
   wheel: 'painters',
+  askFirst: false,
   pickRadius: 0.01,
 };

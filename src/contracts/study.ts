@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { SCHEMES } from '@/core/measure/harmony';
 import { BREAKS, FEWEST_ZONES, MOST_ZONES } from '@/core/measure/zones';
 import { MOST_SQUINT, PLAIN_SQUINT } from '@/core/picture/squint';
 import { areaSchema, oklabSchema } from './colour';
@@ -12,6 +13,8 @@ export const AIMS = [
   'a medium',
 ] as const;
 export const KINDS = ['master work', 'photograph', 'own work'] as const;
+export const KEYS = ['low', 'middle', 'high'] as const;
+export const RANGES = ['short', 'medium', 'full'] as const;
 export const MOST_AIMS = 2;
 export const MOST_TRAY = 64;
 
@@ -160,9 +163,31 @@ export const studyCardSchema = z.object({
   aspect: z.number(),
   createdAt: z.string(),
   updatedAt: z.string(),
+  source: z.string(),
+  aims: z.array(z.string()),
   swatches: z.array(traySwatchSchema),
-  key: z.enum(['low', 'middle', 'high']).nullable(),
-  range: z.enum(['short', 'medium', 'full']).nullable(),
+  /** What is read of it; null while it has not been. */
+  reading: z
+    .object({
+      key: z.enum(KEYS),
+      range: z.enum(RANGES),
+      median: z.number(),
+      /** From the 5th to the 95th percentile of value, Munsell steps. */
+      spread: z.number(),
+      colours: z
+        .object({
+          /** On the person's wheel; null for greys. */
+          family: z.string().nullable(),
+          keyFamily: z.string().nullable(),
+          harmony: z.enum(SCHEMES).nullable(),
+          /** Share of the picture, 0–1. */
+          neutral: z.number(),
+          /** Mean, −3 (cool) to 3 (warm). */
+          temperature: z.number(),
+        })
+        .nullable(),
+    })
+    .nullable(),
 });
 export type StudyCard = z.infer<typeof studyCardSchema>;
 

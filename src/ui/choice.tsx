@@ -5,12 +5,15 @@ import { ToggleGroup } from 'radix-ui';
 interface Props<T extends string> {
   label: string;
   value: T;
-  options: readonly { value: T; title: string }[];
+  /** `said` is read out in place of a short title. */
+  options: readonly { value: T; title: string; said?: string }[];
   onChange: (value: T) => void;
   /** Whether the label is seen or only read out. */
   showLabel?: boolean;
   /** Takes all the width there is. */
   fill?: boolean;
+  /** Set in rows of so many. */
+  columns?: number;
 }
 
 /** One of a few, side by side; the chosen one is filled. */
@@ -21,6 +24,7 @@ export function Choice<T extends string>({
   onChange,
   showLabel = true,
   fill = false,
+  columns,
 }: Props<T>) {
   return (
     <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1">
@@ -30,13 +34,20 @@ export function Choice<T extends string>({
         aria-label={label}
         value={value}
         onValueChange={(next) => next && onChange(next as T)}
-        className={`flex border border-ink ${fill ? 'w-full' : ''}`}
+        className={
+          columns
+            ? 'grid w-full gap-px border border-ink bg-ink'
+            : `flex border border-ink ${fill ? 'w-full' : ''}`
+        }
+        style={columns ? { gridTemplateColumns: `repeat(${columns}, 1fr)` } : undefined}
       >
         {options.map((option) => (
           <ToggleGroup.Item
             key={option.value}
             value={option.value}
-            className={`min-h-10 min-w-10 grow ${fill ? 'px-1.5' : 'px-2'} text-[15px] not-first:border-l not-first:border-ink hover:bg-faint data-[state=on]:bg-ink data-[state=on]:font-semibold data-[state=on]:text-sheet`}
+            aria-label={option.said}
+            title={option.said}
+            className={`min-h-10 min-w-10 grow ${fill ? 'px-1.5' : 'px-2'} text-[15px] ${columns ? 'bg-panel' : 'not-first:border-l not-first:border-ink'} hover:bg-faint data-[state=on]:bg-ink data-[state=on]:font-semibold data-[state=on]:text-sheet`}
           >
             {option.title}
           </ToggleGroup.Item>

@@ -24,6 +24,38 @@ export const CHROMA_COLUMNS = 12;
 export const VALUE_ROWS = 10;
 const COLUMN = 0.02;
 
+/** A part of the density that a table has room for. */
+export interface Tone {
+  /** Munsell values and OKLCH chromas, from and to; the last of each reaches to all that is beyond. */
+  value: [number, number];
+  chroma: [number, number];
+  /** Share of the picture, 0–1. */
+  share: number;
+}
+
+/** So many rows and columns of the density make one of the table. */
+const ROWS = 2;
+const COLUMNS = 2;
+/** Where the table's last column begins, among the density's. */
+const LAST = 8;
+
+/** The density as a table: values by twos from dark to light, chromas by 0.04, from 0.16 on together. */
+export function toneTable(density: readonly (readonly number[])[]): Tone[][] {
+  const steps = (count: number, by: number) =>
+    Array.from({ length: Math.ceil(count / by) }, (_, i) => i * by);
+  return steps(VALUE_ROWS, ROWS).map((row) =>
+    steps(LAST + 1, COLUMNS).map((column) => {
+      const end = column === LAST ? CHROMA_COLUMNS : column + COLUMNS;
+      const cells = density.slice(row, row + ROWS).flatMap((line) => line.slice(column, end));
+      return {
+        value: [row, row + ROWS >= VALUE_ROWS ? Infinity : row + ROWS],
+        chroma: [column * COLUMN, column === LAST ? Infinity : end * COLUMN],
+        share: cells.reduce((sum, one) => sum + one, 0),
+      };
+    }),
+  );
+}
+
 /** Reads percentiles, words and the spread of chroma over value. */
 export function readChroma({ share, chroma, value, side }: ColourParts): ChromaReading {
   const order = Array.from(chroma.keys()).sort((one, other) => chroma[one] - chroma[other]);

@@ -1,4 +1,4 @@
-import { PAINTERS_WHEEL, type Wheel } from '../colour/wheel';
+import { PAINTERS_WHEEL, WHEELS, type Wheel, type WheelId } from '../colour/wheel';
 import { blocksOf, sampledBlocks } from '../picture/blocks';
 import { colourGrid, type ColourGrid } from '../picture/colour-grid';
 import type { Picture } from '../picture/picture';
@@ -7,7 +7,7 @@ import { sightOf, VALUE_BINS, type Sight } from '../picture/value-map';
 import { readAccents, type AccentPlace } from './accents';
 import { readChroma, type ChromaReading } from './chroma';
 import { chromaByLight, type ChromaByLight } from './chroma-by-light';
-import { colourParts } from './colour-parts';
+import { colourParts, type ColourParts } from './colour-parts';
 import { FOCUS_CELLS } from './focus';
 import { readHarmony, type HarmonyReading } from './harmony';
 import { readHues, type HueReading } from './hues';
@@ -18,14 +18,27 @@ import { readsAs, type ReadsAs } from './reads-as';
 import { readTemperature, type TemperatureReading } from './temperature-spread';
 import { zoneEdges, type ZoneCut } from './zones';
 
-/** All that is read of a picture's colours. */
-export interface ColourStudy {
-  hues: HueReading;
-  keyColour: KeyColour | null;
+/** What is the same on every wheel of families. */
+export interface WheellessStudy {
   temperature: TemperatureReading;
   chroma: ChromaReading & { byLight: ChromaByLight; accents: AccentPlace[] };
-  harmony: HarmonyReading;
   readsAs: ReadsAs[];
+}
+
+/** What hangs on the wheel. */
+export interface WheelStudy {
+  hues: HueReading;
+  keyColour: KeyColour | null;
+  harmony: HarmonyReading;
+}
+
+/** All that is read of a picture's colours. */
+export type ColourStudy = WheellessStudy & WheelStudy;
+
+/** What is kept of a picture's colours: a person may choose another wheel any day. */
+export interface KeptColours {
+  wheelless: WheellessStudy;
+  wheels: Record<WheelId, WheelStudy>;
 }
 
 /** What a picture's colours are read of. */
@@ -49,38 +62,65 @@ export interface ColourSettings {
 /** The whole colour reading. Throws a RangeError when no pixel is opaque. */
 export function readColourStudy(
   picture: Picture,
-  { squint = PLAIN_SQUINT, ...settings }: ColourSettings & { squint?: number },
+  { squint, ...settings }: ColourSettings & { squint?: number },
 ): ColourStudy {
+  return readColours(sourcesOf(picture, squint), settings);
+}
+
+/** `readColourStudy` of what is known of a picture already. */
+export function readColours(
+  sources: ColourSources,
+  { wheel = PAINTERS_WHEEL, ...settings }: ColourSettings,
+): ColourStudy {
+  const { parts, wheelless } = readWithoutWheel(sources, settings);
+  return { ...wheelless, ...readOnWheel(parts, wheel) };
+}
+
+/** The whole colour reading on every wheel. Throws a RangeError when no pixel is opaque. */
+export function readKeptColours(
+  picture: Picture,
+  { squint, ...settings }: Omit<ColourSettings, 'wheel'> & { squint?: number },
+): KeptColours {
+  const { parts, wheelless } = readWithoutWheel(sourcesOf(picture, squint), settings);
+  const wheels = WHEELS.map((wheel) => [wheel.id, readOnWheel(parts, wheel)]);
+  return { wheelless, wheels: Object.fromEntries(wheels) as KeptColours['wheels'] };
+}
+
+function sourcesOf(picture: Picture, squint = PLAIN_SQUINT): ColourSources {
   const blocks = blocksOf(picture);
   const squinted = squinter(picture, () => blocks)(squint);
-  const sources = {
+  return {
     picture,
     through: sightOf(squinted),
     grid: colourGrid(picture, blocks, FOCUS_CELLS),
     masses: massesOf(colourGrid(squinted, sampledBlocks(squinted), MASS_CELLS)),
   };
-  return readColours(sources, settings);
 }
 
-/** `readColourStudy` of what is known of a picture already. */
-export function readColours(
+function readWithoutWheel(
   { picture, through, grid, masses }: ColourSources,
-  { zones, wheel = PAINTERS_WHEEL, corrections = [] }: ColourSettings,
-): ColourStudy {
+  { zones, corrections = [] }: Omit<ColourSettings, 'wheel'>,
+): { parts: ColourParts; wheelless: WheellessStudy } {
   const sides = sideMap(through, corrections);
   const parts = colourParts(picture, sides);
   const thresholds = zoneEdges(through.counts, zones).map(valueOfEdge);
-  return {
-    hues: readHues(parts, wheel),
-    keyColour: readKeyColour(parts, wheel),
+  const wheelless = {
     temperature: readTemperature(parts, grid, thresholds),
     chroma: {
       ...readChroma(parts),
       byLight: chromaByLight(grid, sides, picture, valueOfEdge(splitEdge(through))),
       accents: readAccents(grid),
     },
-    harmony: readHarmony(parts, wheel),
     readsAs: readsAs(masses),
+  };
+  return { parts, wheelless };
+}
+
+function readOnWheel(parts: ColourParts, wheel: Wheel): WheelStudy {
+  return {
+    hues: readHues(parts, wheel),
+    keyColour: readKeyColour(parts, wheel),
+    harmony: readHarmony(parts, wheel),
   };
 }
 

@@ -52,6 +52,15 @@ const LEAST_PEAK = 0.06;
 const LEAST_PROMINENCE = 0.04;
 const LEAST_SHARE = 0.002;
 
+/** Hues with less of the picture than this are no part of what it is in. */
+const LEAST_NAMED = 0.04;
+const NEARLY_ALL = 0.94;
+
+/** The dominant hues that one would say a picture is in; none for a picture of greys. */
+export function huesItIsIn({ dominant, neutral }: HueReading): DominantHue[] {
+  return neutral > NEARLY_ALL ? [] : dominant.filter(({ share }) => share >= LEAST_NAMED);
+}
+
 /** Which hues there are, how much of each, on a wheel; in the light and in the shadow. */
 export function readHues(parts: ColourParts, wheel: Wheel = PAINTERS_WHEEL): HueReading {
   const density = hueDensity(parts);

@@ -24,6 +24,7 @@ export type Focus =
   | { kind: 'hue'; from: number; to: number }
   | { kind: 'family'; index: number }
   | { kind: 'word'; word: IntensityWord }
+  | { kind: 'tone'; value: readonly [number, number]; chroma: readonly [number, number] }
   /** In fractions of the framed picture, the radius a share of its diagonal. */
   | { kind: 'place'; x: number; y: number; radius: number };
 
@@ -42,6 +43,8 @@ export interface DeskState extends DocumentState<StudyDocument> {
   pinned: Focus | null;
   selected: string | null;
   originalHeld: boolean;
+  /** Whether a guess is waited for: till then no reading is shown. */
+  guessing: boolean;
   brush: Brush;
   /** Whether a hand moves what the picture follows: till it rests, the picture is drawn at half the size. */
   sliding: boolean;
@@ -53,7 +56,14 @@ export interface DeskState extends DocumentState<StudyDocument> {
     part: Partial<
       Pick<
         DeskState,
-        'tool' | 'pointer' | 'hovered' | 'pinned' | 'selected' | 'originalHeld' | 'brush'
+        | 'tool'
+        | 'pointer'
+        | 'hovered'
+        | 'pinned'
+        | 'selected'
+        | 'originalHeld'
+        | 'guessing'
+        | 'brush'
       >
     >,
   ) => void;
@@ -76,6 +86,7 @@ export function createDeskStore(document: StudyDocument, view: View): DeskStore 
     pinned: null,
     selected: null,
     originalHeld: false,
+    guessing: false,
     brush: { side: 'shadow', radius: 0.02 },
     sliding: false,
     slide: () => {

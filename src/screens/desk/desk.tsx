@@ -100,7 +100,7 @@ function Room({ study }: { study: Study }) {
         <div className={`px-5 py-4 ${folded ? 'max-[1000px]:hidden' : ''}`}>
           {step === 'look' && <LookPanel study={study} />}
           {step === 'values' && <ValuesPanel />}
-          {step === 'colours' && <ColoursPanel />}
+          {step === 'colours' && <ColoursPanel studyId={study.id} />}
           {step === 'palette' && <PalettePanel palette={palette} />}
         </div>
       </aside>

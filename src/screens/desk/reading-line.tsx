@@ -19,7 +19,14 @@ import { usePicture } from './picture-room';
 export function ReadingLine() {
   const pointer = useDesk((state) => state.pointer);
   const reading = useReading(pointer);
+  const guessing = useDesk((state) => state.guessing);
   const { settings } = useSettings();
+  if (guessing)
+    return (
+      <p className="flex h-full items-center px-4 text-soft" data-testid="reading-line">
+        Nothing is read until you have said what you see.
+      </p>
+    );
   if (!reading)
     return (
       <p className="flex h-full items-center px-4 text-soft" data-testid="reading-line">

@@ -71,6 +71,7 @@ export function useVeil(focus: Focus | null): HTMLCanvasElement | null {
     hue: '',
     family: settings.wheel,
     word: '',
+    tone: '',
     place: '',
   };
   const key = nothing ? null : `${JSON.stringify(focus)} ${madeOf[focus.kind]}`;
@@ -84,6 +85,7 @@ export function useVeil(focus: Focus | null): HTMLCanvasElement | null {
         return desk.veil({ ...focus, step });
       case 'hue':
       case 'word':
+      case 'tone':
         return desk.veil(focus);
       case 'family':
         return desk.veil({ ...focus, wheel: settings.wheel });

@@ -17,16 +17,19 @@ interface Props {
   card: Card;
   onRename: (title: string) => void;
   onDelete: () => void;
+  onCompare: () => void;
 }
 
 /** A study as it hangs: the picture, its stave under it, its title and what is known of it. */
-export function StudyCard({ card, onRename, onDelete }: Props) {
+export function StudyCard({ card, onRename, onDelete, onCompare }: Props) {
   const { settings } = useSettings();
   const [renaming, setRenaming] = useState(false);
   const width = Math.max(NARROWEST, Math.round(HEIGHT * Math.min(card.aspect, 2.2)));
+  const { reading } = card;
   const facts = [
     card.maker,
-    card.key && `${card.key} key, ${card.range} range`,
+    reading && `${reading.key} key, ${reading.range} range`,
+    reading?.colours && (reading.colours.family ? `in ${reading.colours.family}` : 'in greys'),
     format(new Date(card.createdAt), 'd MMM yyyy'),
   ];
   return (
@@ -72,6 +75,7 @@ export function StudyCard({ card, onRename, onDelete }: Props) {
           }
           items={[
             { title: 'Rename', onSelect: () => setRenaming(true) },
+            { title: 'Compare with …', onSelect: onCompare },
             { title: 'Delete', onSelect: onDelete },
           ]}
         />

@@ -3,24 +3,32 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
+import { wheelOf } from '@/core/colour/wheel';
 import type { StudyCard as Card } from '@/contracts/study';
 import { call, nothing } from '@/ui/api';
 import { Button } from '@/ui/button';
 import { offerUndo, showFault } from '@/ui/notices';
+import { useSettings } from '@/ui/settings';
 import { TopLine } from '@/ui/shell';
 import { Arrivals } from './arrivals';
+import { CompareDialog } from './compare-dialog';
 import { DemoAgain, DemoProgress } from './demo-again';
+import { found, NO_FINDING } from './finding';
+import { FindingLine } from './finding-line';
 import { KnownDialog } from './known-dialog';
 import { StudyCard } from './study-card';
 import { useBringIn } from './use-bring-in';
 import { useDemo } from './use-demo';
+import { useFinding } from './use-finding';
 
 const SAMPLE = { path: '/api/sample', name: 'Lower station, rain at dusk.webp' };
 
 /** All studies. A picture dropped or pasted anywhere begins one. */
 export function Wall({ studies }: { studies: Card[] }) {
   const router = useRouter();
-  const [search, setSearch] = useState('');
+  const wheel = wheelOf(useSettings().settings.wheel);
+  const [finding, setFinding] = useFinding(wheel);
+  const [compared, setCompared] = useState<Card | null>(null);
   const { arrivals, known, bringIn, beginAgain, dropKnown } = useBringIn();
   const demo = useDemo();
   const { getRootProps, getInputProps, isDragActive, open } = useDropzone({
@@ -38,10 +46,7 @@ export function Wall({ studies }: { studies: Card[] }) {
     return () => window.removeEventListener('paste', paste);
   }, [bringIn]);
 
-  const shown = useMemo(() => {
-    const wanted = search.trim().toLowerCase();
-    return studies.filter((card) => card.title.toLowerCase().includes(wanted));
-  }, [studies, search]);
+  const shown = useMemo(() => found(studies, finding, wheel), [studies, finding, wheel]);
 
   const act = (action: () => Promise<unknown>) => action().then(() => router.refresh(), showFault);
 
@@ -58,10 +63,11 @@ export function Wall({ studies }: { studies: Card[] }) {
       <TopLine>
         <input
           type="search"
-          aria-label="Search by title"
-          placeholder="Search by title"
-          value={search}
-          onChange={(event) => setSearch(event.target.value)}
+          aria-label="Search the studies"
+          placeholder="Title, maker, aim, colour"
+          value={finding.text}
+          maxLength={200}
+          onChange={(event) => setFinding({ ...finding, text: event.target.value })}
           className="ml-auto h-9 w-full max-w-60 min-w-16 border border-line bg-sheet px-2.5 placeholder:text-soft"
         />
         <Button weight="strong" onClick={open} className="h-9 min-h-9 whitespace-nowrap">
@@ -75,13 +81,27 @@ export function Wall({ studies }: { studies: Card[] }) {
         <h1 className="sr-only">Wall</h1>
         <Arrivals arrivals={arrivals} />
         <DemoProgress demo={demo} />
+        {studies.length > 0 && (
+          <FindingLine
+            studies={studies}
+            shown={shown.length}
+            finding={finding}
+            wheel={wheel}
+            onChange={setFinding}
+          />
+        )}
         {studies.length === 0 ? (
           <FirstStep
             onChoose={open}
             onSample={() => void fetchSample().then((file) => bringIn([file]), showFault)}
           />
         ) : shown.length === 0 ? (
-          <p className="font-serif text-2xl">No study has “{search}” in its title.</p>
+          <div>
+            <p className="mb-3 font-serif text-2xl">No study answers to that.</p>
+            <Button onClick={() => setFinding({ ...NO_FINDING, sort: finding.sort })}>
+              Show all
+            </Button>
+          </div>
         ) : (
           <ul className="flex flex-wrap gap-x-6 gap-y-8">
             {shown.map((card) => (
@@ -92,6 +112,7 @@ export function Wall({ studies }: { studies: Card[] }) {
                   void act(() => call('PATCH', `/api/studies/${card.id}`, nothing, { title }))
                 }
                 onDelete={() => void remove(card)}
+                onCompare={() => setCompared(card)}
               />
             ))}
           </ul>
@@ -103,6 +124,7 @@ export function Wall({ studies }: { studies: Card[] }) {
           <p className="font-serif text-4xl">Let go, and the study begins.</p>
         </div>
       )}
+      <CompareDialog one={compared} studies={studies} onClose={() => setCompared(null)} />
       <KnownDialog known={known} onClose={dropKnown} onBeginAgain={(id) => void beginAgain(id)} />
     </div>
   );

@@ -13,7 +13,12 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 import type { Provenance } from '@/core/formats/library-file';
+import type { WheelId } from '@/core/colour/wheel';
+import type { WheellessStudy, WheelStudy } from '@/core/measure/colour-study';
+import type { SchemeName } from '@/core/measure/harmony';
 import type { ValueReading } from '@/core/measure/values';
+import type { Oklab } from '@/core/colour/oklab';
+import type { Guess } from '@/contracts/attempt';
 import type { Settings } from '@/contracts/settings';
 import type { StudyDocument } from '@/contracts/study';
 
@@ -104,7 +109,50 @@ export const reading = pgTable('reading', {
   range: text('range').$type<ValueReading['range']>().notNull(),
   median: doublePrecision('median').notNull(),
   values: jsonb('values').$type<ValueReading>().notNull(),
+  /** Of the colours, which are read after the values: null until then. */
+  neutral: doublePrecision('neutral'),
+  temperature: doublePrecision('temperature'),
+  colours: jsonb('colours').$type<WheellessStudy>(),
 });
+
+/** What of a stored reading hangs on the wheel of families: a row for each wheel. */
+export const wheelReading = pgTable(
+  'wheel_reading',
+  {
+    studyId: uuid('study_id')
+      .notNull()
+      .references(() => reading.studyId),
+    wheel: text('wheel').$type<WheelId>().notNull(),
+    /** The dominant family and the key colour's; null for greys. */
+    family: text('family'),
+    keyFamily: text('key_family'),
+    harmony: text('harmony').$type<SchemeName>(),
+    study: jsonb('study').$type<WheelStudy>().notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.studyId, table.wheel] }),
+    index('wheel_reading_family').on(table.wheel, table.family),
+  ],
+);
+
+/** What a person said of a colour before its reading was shown, and how near it came: what drills are made of. */
+export const attempt = pgTable(
+  'attempt',
+  {
+    id: uuid('id').primaryKey(),
+    drill: text('drill').notNull(),
+    studyId: uuid('study_id').references(() => study.id),
+    colour: jsonb('colour').$type<Oklab>().notNull(),
+    guess: jsonb('guess').$type<Guess>().notNull(),
+    /** What came of it: families, Munsell steps and intensity words off, and the score of 100. */
+    familyOff: integer('family_off'),
+    valueOff: doublePrecision('value_off').notNull(),
+    intensityOff: integer('intensity_off').notNull(),
+    score: doublePrecision('score').notNull(),
+    madeAt: moment('made_at').notNull().default(now),
+  },
+  (table) => [index('attempt_drill').on(table.drill, table.madeAt)],
+);
 
 export const library = pgTable(
   'library',

@@ -118,6 +118,7 @@ async function extracted(document: StudyDocument, pictureId: string): Promise<St
     development: WHOLE_PICTURE,
     values: document.values,
     palette: { count: document.palette.count, keep: [] },
+    colours: null,
   });
   return palette ? withPalette(document, palette) : document;
 }

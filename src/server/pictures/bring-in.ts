@@ -1,6 +1,5 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { and, eq, isNull } from 'drizzle-orm';
-import { CORE_VERSION } from '@/core/index';
 import type { Extraction } from '@/core/palette/extract';
 import type { Stage } from '@/contracts/bring-in';
 import { newDocument, type StudyDocument } from '@/contracts/study';
@@ -8,7 +7,7 @@ import { applyExtraction, HOME_RADIUS } from '@/study/edits';
 import { runReading } from '@/workers/server/pool';
 import { database } from '../db/client';
 import { picture, pictureBytes, reading, study, studyRevision } from '../db/schema';
-import { readingKey } from '../readings/reading-key';
+import { valueColumns } from '../readings/columns';
 import { encodeThumbnail, encodeWorking, makeWorkingCopy } from './read-picture';
 
 export type BroughtIn =
@@ -58,6 +57,7 @@ export async function bringIn(
         development: WHOLE_PICTURE,
         values: first.values,
         palette: { count: first.palette.count, keep: [] },
+        colours: null,
       },
       signal,
     ),
@@ -88,15 +88,7 @@ export async function bringIn(
       .insert(pictureBytes)
       .values({ pictureId: row.id, original: bytes, working: workingBytes, thumbnail });
     await insertStudy(tx, studyId, row.id, document);
-    await tx.insert(reading).values({
-      studyId,
-      core: CORE_VERSION,
-      of: readingKey(document),
-      key: result.values.key,
-      range: result.values.range,
-      median: result.values.median,
-      values: result.values,
-    });
+    await tx.insert(reading).values({ studyId, ...valueColumns(document, result.values) });
     return true;
   });
   if (stored) return { kind: 'new', studyId };

@@ -1,7 +1,7 @@
 import type { StudyDocument } from '@/contracts/study';
 
 /** Changes exactly when a stored reading of the study would come out differently. */
-export function readingKey({ framing, neutral, values }: StudyDocument): string {
+export function readingKey({ framing, neutral, values, lightAndShadow }: StudyDocument): string {
   return JSON.stringify([
     framing.angle,
     framing.crop,
@@ -10,5 +10,6 @@ export function readingKey({ framing, neutral, values }: StudyDocument): string 
     values.breaks,
     values.breaks === 'hand' ? values.thresholds : null,
     values.squint,
+    lightAndShadow.corrections.map(({ id: _, ...correction }) => correction),
   ]);
 }

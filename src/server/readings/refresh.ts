@@ -1,10 +1,12 @@
 import { and, eq, isNull, ne, or } from 'drizzle-orm';
+import { WHEEL_IDS } from '@/core/colour/wheel';
 import { CORE_VERSION } from '@/core/index';
 import { runReading } from '@/workers/server/pool';
 import { studyDocumentSchema } from '@/contracts/study';
 import { database } from '../db/client';
-import { pictureBytes, reading, study } from '../db/schema';
+import { pictureBytes, reading, study, wheelReading } from '../db/schema';
 import { decodeWorking } from '../pictures/read-picture';
+import { colourColumns, valueColumns, wheelColumns } from './columns';
 import { queueByName } from './queue';
 import { readingKey } from './reading-key';
 
@@ -15,14 +17,16 @@ export function refreshReading(studyId: string): Promise<void> {
   return queued(studyId, () => refreshNow(studyId));
 }
 
-/** Makes every stored reading anew that an older core has made. One after another, for nobody waits for it. */
+/** Makes every stored reading anew that an older core has made, or whose colours were never read. One after another, for nobody waits for it. */
 export async function refreshStale(): Promise<void> {
   const db = await database();
   const stale = await db
     .select({ id: study.id })
     .from(study)
     .leftJoin(reading, eq(reading.studyId, study.id))
-    .where(and(isNull(study.deletedAt), or(isNull(reading.core), ne(reading.core, CORE_VERSION))));
+    .where(
+      and(isNull(study.deletedAt), or(isNull(reading.colours), ne(reading.core, CORE_VERSION))),
+    );
   for (const { id } of stale) await refreshReading(id);
 }
 
@@ -34,6 +38,7 @@ async function refreshNow(studyId: string): Promise<void> {
       pictureId: study.pictureId,
       of: reading.of,
       core: reading.core,
+      neutral: reading.neutral,
     })
     .from(study)
     .leftJoin(reading, eq(reading.studyId, study.id))
@@ -41,28 +46,28 @@ async function refreshNow(studyId: string): Promise<void> {
   if (!found) return;
   const document = studyDocumentSchema.parse(found.document);
   const of = readingKey(document);
-  if (found.of === of && found.core === CORE_VERSION) return;
+  if (found.of === of && found.core === CORE_VERSION && found.neutral !== null) return;
 
   const [bytes] = await db
     .select({ working: pictureBytes.working })
     .from(pictureBytes)
     .where(eq(pictureBytes.pictureId, found.pictureId));
-  const { values } = await runReading({
+  const { values, colours } = await runReading({
     picture: await decodeWorking(bytes.working),
     development: { framing: document.framing, cast: document.neutral?.cast ?? null },
     values: document.values,
     palette: null,
+    colours: { corrections: document.lightAndShadow.corrections },
   });
-  const row = {
-    core: CORE_VERSION,
-    of,
-    key: values.key,
-    range: values.range,
-    median: values.median,
-    values,
-  };
-  await db
-    .insert(reading)
-    .values({ studyId, ...row })
-    .onConflictDoUpdate({ target: reading.studyId, set: row });
+  if (!colours) throw new Error('a worker was asked for colours and read none');
+  const row = { ...valueColumns(document, values), ...colourColumns(colours) };
+  const wheels = WHEEL_IDS.map((id) => ({ studyId, ...wheelColumns(id, colours.wheels[id]) }));
+  await db.transaction(async (tx) => {
+    await tx
+      .insert(reading)
+      .values({ studyId, ...row })
+      .onConflictDoUpdate({ target: reading.studyId, set: row });
+    await tx.delete(wheelReading).where(eq(wheelReading.studyId, studyId));
+    await tx.insert(wheelReading).values(wheels);
+  });
 }

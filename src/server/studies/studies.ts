@@ -10,14 +10,16 @@ import {
   type StudyDocument,
 } from '@/contracts/study';
 import { database } from '../db/client';
-import { picture, reading, study, studyRevision } from '../db/schema';
+import { picture, reading, study, studyRevision, wheelReading } from '../db/schema';
 import { notFound, ServiceError } from '../errors';
 import { insertStudy, titleOf } from '../pictures/bring-in';
 import { refreshReading } from '../readings/refresh';
+import { getSettings } from '../settings/settings';
 
-/** The Wall's studies, newest first. */
+/** The Wall's studies, newest first; families are the person's wheel's. */
 export async function listStudies(): Promise<StudyCard[]> {
   const db = await database();
+  const { wheel } = await getSettings();
   const rows = await db
     .select({
       id: study.id,
@@ -29,22 +31,44 @@ export async function listStudies(): Promise<StudyCard[]> {
       height: picture.height,
       key: reading.key,
       range: reading.range,
+      median: reading.median,
+      spread: sql<number>`(${reading.values}->>'p95')::float8 - (${reading.values}->>'p5')::float8`,
+      neutral: reading.neutral,
+      temperature: reading.temperature,
+      family: wheelReading.family,
+      keyFamily: wheelReading.keyFamily,
+      harmony: wheelReading.harmony,
     })
     .from(study)
     .innerJoin(picture, eq(picture.id, study.pictureId))
     .leftJoin(reading, eq(reading.studyId, study.id))
+    .leftJoin(wheelReading, and(eq(wheelReading.studyId, study.id), eq(wheelReading.wheel, wheel)))
     .where(isNull(study.deletedAt))
     .orderBy(desc(study.createdAt), desc(study.id));
-  return rows.map(({ document, width, height, createdAt, updatedAt, ...row }) => ({
-    ...row,
-    title: document.title,
-    maker: document.maker,
-    kind: document.kind,
-    aspect: width / height,
-    createdAt: createdAt.toISOString(),
-    updatedAt: updatedAt.toISOString(),
-    swatches: document.palette.swatches,
-  }));
+  return rows.map(
+    ({ id, document, pictureId, width, height, createdAt, updatedAt, ...read }): StudyCard => {
+      const { key, range, median, spread, neutral, temperature, ...onWheel } = read;
+      const colours =
+        neutral === null || temperature === null ? null : { ...onWheel, neutral, temperature };
+      return {
+        id,
+        pictureId,
+        title: document.title,
+        maker: document.maker,
+        source: document.source,
+        aims: document.aims,
+        kind: document.kind,
+        aspect: width / height,
+        createdAt: createdAt.toISOString(),
+        updatedAt: updatedAt.toISOString(),
+        swatches: document.palette.swatches,
+        reading:
+          key === null || range === null || median === null
+            ? null
+            : { key, range, median, spread, colours },
+      };
+    },
+  );
 }
 
 /** A study with the facts of its picture. Throws not-found, for a deleted one too. */

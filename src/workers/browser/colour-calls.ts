@@ -1,6 +1,7 @@
 import { intensityWord, NEUTRAL_CHROMA, type IntensityWord } from '@/core/colour/intensity';
 import { oklabFromBytes } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
+import { valueOfOklab } from '@/core/colour/value';
 import { familyOf, wheelOf, type WheelId } from '@/core/colour/wheel';
 import { readColours, type ColourStudy } from '@/core/measure/colour-study';
 import { hueWithin } from '@/core/measure/hues';
@@ -17,7 +18,9 @@ import type { ZoneSettings } from './value-calls';
 export type ColourPart =
   | { kind: 'hue'; from: number; to: number }
   | { kind: 'family'; index: number; wheel: WheelId }
-  | { kind: 'word'; word: IntensityWord };
+  | { kind: 'word'; word: IntensityWord }
+  /** Munsell values and OKLCH chromas, each from the first up to before the second. */
+  | { kind: 'tone'; value: readonly [number, number]; chroma: readonly [number, number] };
 
 /** What the Desk's worker is asked in the step Colours. */
 export function colourCalls(held: () => Held, handOver: (picture: Picture) => Picture) {
@@ -64,6 +67,11 @@ export function colourVeil({ picture }: Held, part: ColourPart): Picture {
 function testOf(part: ColourPart): (colour: Oklab) => boolean {
   const chroma = ({ a, b }: Oklab) => Math.hypot(a, b);
   if (part.kind === 'word') return (colour) => intensityWord(chroma(colour)) === part.word;
+  if (part.kind === 'tone') {
+    const within = (n: number, [from, to]: readonly [number, number]) => n >= from && n < to;
+    return (colour) =>
+      within(chroma(colour), part.chroma) && within(valueOfOklab(colour), part.value);
+  }
   if (part.kind === 'family') {
     const wheel = wheelOf(part.wheel);
     return (colour) =>

@@ -103,14 +103,21 @@ const desk = {
 
   /** A veil that leaves one part of the developed picture clear. */
   veil(part: Part): Picture {
-    if (part.kind === 'hue' || part.kind === 'family' || part.kind === 'word')
-      return handOver(colourVeil(current(), part));
-    if (part.kind !== 'swatch') return handOver(valueVeil(current(), part));
-    const { picture } = current();
-    const map = swatchMap(picture, part.colours);
-    return handOver(
-      veil(map, picture.width, picture.height, (index) => index === part.index, NO_SWATCH),
-    );
+    switch (part.kind) {
+      case 'hue':
+      case 'family':
+      case 'word':
+      case 'tone':
+        return handOver(colourVeil(current(), part));
+      case 'swatch': {
+        const { picture } = current();
+        const { width, height } = picture;
+        const map = swatchMap(picture, part.colours);
+        return handOver(veil(map, width, height, (index) => index === part.index, NO_SWATCH));
+      }
+      default:
+        return handOver(valueVeil(current(), part));
+    }
   },
 };
 

@@ -1,27 +1,46 @@
 import type { Oklab } from '@/core/colour/oklab';
-import { readValues, type ValueReading, type ValueSettings } from '@/core/measure/values';
+import { readKeptColours, type KeptColours } from '@/core/measure/colour-study';
+import type { Correction } from '@/core/measure/light-and-shadow';
+import { readValues, type ValueReading } from '@/core/measure/values';
+import type { ZoneCut } from '@/core/measure/zones';
 import { extractPalette, type Extraction } from '@/core/palette/extract';
 import { develop, type Development } from '@/core/picture/develop';
 import type { Picture } from '@/core/picture/picture';
+import { framedStrokes } from '@/core/picture/strokes';
 
 /** What the server asks of a worker: the readings of one developed picture. */
 export interface ReadingJob {
   picture: Picture;
   development: Development;
-  values: ValueSettings;
+  values: ZoneCut & { squint: number };
   /** How many colours to extract, or null for none. */
   palette: { count: number; keep: Oklab[] } | null;
+  /** Whether the colours are read, and what corrects their light and shadow: strokes on the original. */
+  colours: { corrections: Correction[] } | null;
 }
 
 export interface ReadingResult {
   values: ValueReading;
   palette: Extraction | null;
+  colours: KeptColours | null;
 }
 
 export default function readingJob(job: ReadingJob): ReadingResult {
   const picture = develop(job.picture, job.development);
   return {
     values: readValues(picture, job.values),
+    colours:
+      job.colours &&
+      readKeptColours(picture, {
+        zones: job.values,
+        squint: job.values.squint,
+        corrections: framedStrokes(
+          job.colours.corrections,
+          job.development.framing,
+          job.picture,
+          picture,
+        ),
+      }),
     palette: job.palette && extractPalette(picture, job.palette.count, job.palette.keep),
   };
 }

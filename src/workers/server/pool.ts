@@ -31,6 +31,7 @@ export async function warmPool(): Promise<void> {
     development: { framing: { angle: 0, crop: null }, cast: null },
     values: { zones: 4, breaks: 'natural', squint: PLAIN_SQUINT },
     palette: { count: 8, keep: [] },
+    colours: null,
   });
 }
 

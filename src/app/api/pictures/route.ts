@@ -2,6 +2,7 @@ import type { BringInEvent } from '@/contracts/bring-in';
 import { MOST_BYTES } from '@/contracts/bring-in';
 import { bringIn } from '@/server/pictures/bring-in';
 import { refusal } from '@/server/pictures/refusals';
+import { refreshReading } from '@/server/readings/refresh';
 import { answering, inLines, readBody } from '@/server/respond';
 
 /** Takes a picture as the raw body; answers one JSON line for each stage and one for the outcome. */
@@ -15,6 +16,9 @@ export const POST = answering(async (request: Request) => {
         onStage: (stage) => say({ event: 'stage', stage }),
         signal: request.signal,
       });
+      // The colours are read once the study is there: nobody waits for them.
+      if (result.kind === 'new')
+        void refreshReading(result.studyId).catch((error) => console.error(error));
       say(
         result.kind === 'new'
           ? { event: 'done', studyId: result.studyId }

@@ -15,40 +15,48 @@ import { capital, percent, valueWords } from '@/ui/words';
 import { useDesk, useDeskStore } from '../../desk-store';
 import { usePicture } from '../../picture-room';
 import { useMeasured } from '../../use-drawn';
+import { Guess } from './guess';
+import { guessSentence, recordSentence } from './guess-sentences';
+import { useGuessing } from './use-guessing';
 
 /** The three questions of a place that was touched: which family, how light, how intense; and the colours that make it. */
-export function AskedPlace() {
+export function AskedPlace({ studyId }: { studyId: string }) {
   const asked = useDesk((state) => state.view.asked);
   const { look } = useDeskStore().getState();
   const { settings } = useSettings();
   const room = usePicture();
   const key = asked && JSON.stringify([asked, settings.pickRadius, room.framing]);
-  const found = useMeasured(key, async (desk) => {
+  const measured = useMeasured(key, async (desk) => {
     const place = room.framedArea({ x: asked?.x ?? 0, y: asked?.y ?? 0, radius: 0 });
     return {
+      key,
       probe: await desk.probe(place, settings.pickRadius),
       components: await desk.components(place, settings.pickRadius),
     };
   });
+  const found = measured?.key === key ? measured : null;
+  const guessing = useGuessing(studyId, asked);
   if (!asked)
     return (
-      <p className="mb-3 text-[15px] text-soft">
-        Touch a place in the picture to ask it three questions.
-      </p>
+      <div className="mb-3 text-[15px] text-soft">
+        <p>Touch a place in the picture to ask it three questions.</p>
+        <AskFirst onTurn={guessing.skip} />
+      </div>
     );
   return (
     <section aria-label="Three questions" className="mb-3 border border-ink bg-sheet p-3">
       <div className="flex items-start gap-3">
-        {found?.probe && (
+        {!guessing.waits && found?.probe && (
           <span
             className="h-10 w-10 shrink-0"
             style={{ background: hexFromOklab(found.probe.colour) }}
           />
         )}
         <p className="grow font-serif text-lg leading-tight">
-          {!found && 'Asking …'}
+          {guessing.waits && 'What do you see there?'}
+          {!guessing.waits && !found && 'Asking …'}
           {found && !found.probe && 'There is no picture at this place now.'}
-          {found?.probe && capital(colourName(found.probe.colour))}
+          {!guessing.waits && found?.probe && capital(colourName(found.probe.colour))}
         </p>
         <Button
           weight="quiet"
@@ -59,11 +67,54 @@ export function AskedPlace() {
           <X size={18} aria-hidden />
         </Button>
       </div>
-      {found?.probe && <Answers probe={found.probe} />}
-      {found?.components && found.components.length > 1 && (
-        <Components components={found.components} />
+      {guessing.waits && (
+        <Guess
+          key={`${asked.x} ${asked.y}`}
+          ready={Boolean(found?.probe)}
+          onGuess={(answers) => found?.probe && guessing.guess(found.probe.colour, answers)}
+          onSkip={guessing.skip}
+        />
       )}
+      {!guessing.waits && found?.probe && (
+        <>
+          {guessing.scores && (
+            <p className="mt-1 font-serif text-[17px] leading-tight" role="status">
+              {guessSentence(guessing.scores, settings.scale)}
+            </p>
+          )}
+          <Answers probe={found.probe} />
+          {found.components && found.components.length > 1 && (
+            <Components components={found.components} />
+          )}
+          {guessing.record && (
+            <p className="mt-1 border-t pt-1 text-sm text-soft">
+              {recordSentence(guessing.record, settings.scale)}
+            </p>
+          )}
+        </>
+      )}
+      <AskFirst onTurn={guessing.skip} />
     </section>
+  );
+}
+
+/** The switch that asks for a guess before a reading. */
+function AskFirst({ onTurn }: { onTurn: () => void }) {
+  const { settings, change } = useSettings();
+  return (
+    <label className="flex min-h-10 items-center gap-2 text-[15px]">
+      <input
+        type="checkbox"
+        className="h-5 w-5 accent-ink"
+        checked={settings.askFirst}
+        onChange={(event) => {
+          // What has been read already is no riddle any more.
+          onTurn();
+          change({ askFirst: event.target.checked });
+        }}
+      />
+      Ask for my guess first
+    </label>
   );
 }
 

@@ -1,12 +1,13 @@
 'use client';
 
 import { INTENSITY_WORDS } from '@/core/colour/intensity';
-import { CHROMA_COLUMNS, VALUE_ROWS } from '@/core/measure/chroma';
+import { CHROMA_COLUMNS, toneTable, VALUE_ROWS } from '@/core/measure/chroma';
 import type { ColourStudy } from '@/core/measure/colour-study';
 import { placeWords } from '@/core/picture/place-words';
 import { shortName } from '@/core/colour/name';
-import { capital, percent } from '@/ui/words';
-import { Finding, Section } from '../panel-parts';
+import { useSettings } from '@/ui/settings';
+import { capital, percent, valueWords } from '@/ui/words';
+import { Finding, Fold, Section } from '../panel-parts';
 import { Pointing } from '../pointing';
 import { chromaSentence } from './colour-sentences';
 import { SwatchLine } from './swatch-line';
@@ -64,6 +65,7 @@ export function ChromaAspect({ reading }: { reading: ColourStudy['chroma'] }) {
       <Section title="Chroma against value" aside={`median chroma ${reading.p50.toFixed(3)}`}>
         <Density density={reading.density} />
       </Section>
+      <Tones density={reading.density} />
       {accents.length > 0 && (
         <Section title="Accents" aside="share">
           {accents.map(({ x, y, share, colour }, i) => (
@@ -82,6 +84,48 @@ export function ChromaAspect({ reading }: { reading: ColourStudy['chroma'] }) {
   );
 }
 
+/** The same as a table; each cell leads to its part of the picture. */
+function Tones({ density }: { density: readonly (readonly number[])[] }) {
+  const { settings } = useSettings();
+  const rows = toneTable(density);
+  return (
+    <Fold title="As a table" aside="share of the picture">
+      <table className="w-full table-fixed text-center text-sm">
+        <thead className="text-soft">
+          <tr>
+            <th className="text-left font-normal">value</th>
+            {rows[0].map(({ chroma: [from, to] }) => (
+              <th key={from} className="font-normal">
+                {to === Infinity ? `${from}+` : `to ${to.toFixed(2)}`}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows
+            .map((tones, row) => (
+              <tr key={row} className="border-t">
+                <th className="text-left font-normal">
+                  {valueWords(2 * row, settings.scale)}–{valueWords(2 * row + 2, settings.scale)}
+                </th>
+                {tones.map(({ value, chroma, share }) => (
+                  <td key={chroma[0]}>
+                    {share > 0 && (
+                      <Pointing focus={{ kind: 'tone', value, chroma }} className="!text-center">
+                        {percent(share).replace('under 1', '<1')}
+                      </Pointing>
+                    )}
+                  </td>
+                ))}
+              </tr>
+            ))
+            .reverse()}
+        </tbody>
+      </table>
+    </Fold>
+  );
+}
+
 const CELL = 25;
 const ROW = 9;
 
@@ -91,7 +135,7 @@ function Density({ density }: { density: readonly (readonly number[])[] }) {
   return (
     <svg
       role="img"
-      aria-label="Chroma against value: light at the top, neutral to the left; the shares by intensity are listed above"
+      aria-label="Chroma against value: light at the top, neutral to the left; the table below has the shares"
       viewBox={`0 0 ${CHROMA_COLUMNS * CELL} ${VALUE_ROWS * ROW}`}
       className="block w-full border"
     >

@@ -13,7 +13,7 @@ import {
   seemingSentence,
   warmthSentence,
 } from './colour-sentences';
-import { initials } from './tide';
+import { initials } from '@/ui/tide';
 
 const of = (hex: string) => oklabFromHex(hex) as Oklab;
 

@@ -2,24 +2,22 @@ import { colourName, shortName } from '@/core/colour/name';
 import type { AccentPlace } from '@/core/measure/accents';
 import type { ChromaReading } from '@/core/measure/chroma';
 import type { HarmonyReading } from '@/core/measure/harmony';
-import type { HueReading } from '@/core/measure/hues';
+import { huesItIsIn, type HueReading } from '@/core/measure/hues';
 import type { KeyColour } from '@/core/measure/key-colour';
 import type { ReadsAs } from '@/core/measure/reads-as';
 import type { TemperatureReading } from '@/core/measure/temperature-spread';
 import { placeWords } from '@/core/picture/place-words';
 import { capital, list, percent } from '@/ui/words';
 
-/** Hues with less of the picture than this are no part of what it is in. */
-const NAMED = 0.04;
 const BANDS = ['darkest', 'dark', 'middle', 'light', 'lightest'];
 /** From this share of a band's coloured area on, the key is there. */
 const THERE = 0.1;
 
 /** What colours the picture is in, how much of each, and the key. */
-export function huesSentence({ dominant, neutral }: HueReading, key: KeyColour | null): string {
-  const named = dominant.filter(({ share }) => share >= NAMED);
-  if (named.length === 0 || neutral > 0.94)
-    return `It is in greys: ${percent(neutral)} of it is neutral.`;
+export function huesSentence(reading: HueReading, key: KeyColour | null): string {
+  const { neutral } = reading;
+  const named = huesItIsIn(reading);
+  if (named.length === 0) return `It is in greys: ${percent(neutral)} of it is neutral.`;
   const hues = list(named.map(({ family, share }) => `${family} ${percent(share)}`));
   const neutrals = neutral >= 0.1 ? `, with ${percent(neutral)} neutral` : '';
   return `It is in ${hues}${neutrals}.${key ? ` ${keySentence(key)}` : ''}`;

@@ -22,7 +22,7 @@ const TITLES: Record<Aspect, string> = {
 };
 
 /** What colours the picture is in, and how they stand to each other. */
-export function ColoursPanel() {
+export function ColoursPanel({ studyId }: { studyId: string }) {
   const aspect = useDesk((state) => state.view.aspect);
   const { look, set } = useDeskStore().getState();
   const values = useDocument((document) => document.values);
@@ -32,7 +32,7 @@ export function ColoursPanel() {
   const reading = useMeasured(key, (desk) => desk.readColours(values, corrections, settings.wheel));
   return (
     <>
-      <AskedPlace />
+      <AskedPlace studyId={studyId} />
       <div className="mb-3">
         <Choice
           label="What is asked"

@@ -4,11 +4,11 @@ import { useState } from 'react';
 import { wheelOf } from '@/core/colour/wheel';
 import type { HarmonyFit, HarmonyReading } from '@/core/measure/harmony';
 import { useSettings } from '@/ui/settings';
+import { initials } from '@/ui/tide';
 import { capital, percent } from '@/ui/words';
 import { Finding, Section } from '../panel-parts';
 import { harmonySentence } from './colour-sentences';
 import { SwatchLine } from './swatch-line';
-import { initials } from './tide';
 
 /** Which schemes it is near, with the evidence. */
 export function HarmonyAspect({ reading }: { reading: HarmonyReading }) {

@@ -6,17 +6,19 @@ import type { ColourStudy } from '@/core/measure/colour-study';
 import type { KeyColour } from '@/core/measure/key-colour';
 import { Choice } from '@/ui/choice';
 import { useSettings } from '@/ui/settings';
+import { Tide } from '@/ui/tide';
 import { capital, percent, valueWords } from '@/ui/words';
+import { useDeskStore } from '../../desk-store';
 import { Finding, Fold, Section } from '../panel-parts';
 import { Pointing } from '../pointing';
 import { huesSentence } from './colour-sentences';
 import { SwatchLine } from './swatch-line';
-import { Tide } from './tide';
 
 /** Which families there are in light and shadow, the dominant hues, and the key. */
 export function HuesAspect({ reading }: { reading: ColourStudy }) {
   const { hues, keyColour } = reading;
   const { settings, change } = useSettings();
+  const { set } = useDeskStore().getState();
   const key = keyColour && hues.dominant.find(({ family }) => family === keyColour.family);
   return (
     <>
@@ -24,7 +26,10 @@ export function HuesAspect({ reading }: { reading: ColourStudy }) {
         {huesSentence(hues, keyColour)}
       </Finding>
       <Section title="The tide" aside="light above, shadow below">
-        <Tide families={hues.families} />
+        <Tide
+          families={hues.families}
+          onPoint={(index) => set({ hovered: index === null ? null : { kind: 'family', index } })}
+        />
       </Section>
       <Section title="Dominant hues" aside="share, value, chroma">
         {hues.dominant.length === 0 && <p className="py-2 text-soft">Only greys.</p>}

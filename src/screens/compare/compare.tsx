@@ -1,0 +1,147 @@
+'use client';
+
+import { ArrowLeftRight } from 'lucide-react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useMemo } from 'react';
+import type { ComparedStudy } from '@/contracts/compare';
+import { Button } from '@/ui/button';
+import { useSettings } from '@/ui/settings';
+import { TopLine } from '@/ui/shell';
+import { Stave, staveWords } from '@/ui/stave';
+import { mostOf, Tide } from '@/ui/tide';
+import { percent } from '@/ui/words';
+import { differences } from './differences';
+import { figures } from './figures';
+
+/** Two studies' readings side by side, on the same scales, and how they differ. */
+export function Compare({ one, other }: { one: ComparedStudy; other: ComparedStudy }) {
+  const router = useRouter();
+  const { scale } = useSettings().settings;
+  const studies = [one, other];
+  const sentences = useMemo(() => differences(one, other, scale), [one, other, scale]);
+  const most = mostOf(studies.flatMap(({ colours }) => colours.hues.families));
+  return (
+    <div className="flex min-h-screen flex-col bg-surround">
+      <TopLine>
+        <Button
+          className="ml-auto h-9 min-h-9"
+          onClick={() => router.replace(`/compare?one=${other.id}&other=${one.id}`)}
+        >
+          <ArrowLeftRight size={18} aria-hidden /> Swap
+        </Button>
+      </TopLine>
+      <main className="compare mx-auto w-full max-w-[1400px] grow gap-x-6 px-4 py-4 sm:px-6">
+        <h1 className="sr-only">
+          {one.title} beside {other.title}
+        </h1>
+        {studies.map((study, i) => (
+          <section key={i} aria-label={i === 0 ? 'The first' : 'The second'} className="min-w-0">
+            <Hung study={study} />
+            <div className="mt-1 bg-sheet p-2">
+              <Stave
+                swatches={study.swatches}
+                scale={scale}
+                height={120}
+                label={staveWords(study.swatches)}
+              />
+            </div>
+            <div className="mt-1 bg-sheet px-2 py-1">
+              <Tide families={study.colours.hues.families} most={most} high={54} />
+            </div>
+          </section>
+        ))}
+        <section aria-label="Differences" className="min-w-0 bg-panel px-4 py-3">
+          <ul className="font-serif text-lg leading-snug">
+            {sentences.map((sentence) => (
+              <li key={sentence} className="mb-1.5" data-testid="difference">
+                {sentence.replaceAll(' %', '\u00a0%')}
+              </li>
+            ))}
+          </ul>
+          <Figures studies={studies} />
+        </section>
+      </main>
+    </div>
+  );
+}
+
+function Hung({ study: { id, title, maker, pictureId } }: { study: ComparedStudy }) {
+  return (
+    <Link href={`/desk/${id}`} className="block" aria-label={`Open ${title}`}>
+      <span className="flex min-h-10 items-baseline gap-3">
+        <span className="truncate font-serif text-xl" title={title}>
+          {title}
+        </span>
+        <span className="ml-auto shrink-0 text-sm">{maker}</span>
+      </span>
+      <img
+        src={`/api/pictures/${pictureId}/working`}
+        alt=""
+        className="block h-[min(36vh,300px)] w-full object-contain"
+      />
+    </Link>
+  );
+}
+
+function Figures({ studies }: { studies: readonly ComparedStudy[] }) {
+  const { scale } = useSettings().settings;
+  return (
+    <>
+      <table className="mt-3 w-full text-[15px]">
+        <caption className="sr-only">The figures behind the differences</caption>
+        <thead className="sr-only">
+          <tr>
+            <th>What</th>
+            <th>The first</th>
+            <th>The second</th>
+          </tr>
+        </thead>
+        <tbody>
+          {figures(studies, scale).map(({ title, cells }) => (
+            <tr key={title} className="border-t">
+              <th className="py-1 pr-2 text-left font-normal text-soft">{title}</th>
+              {cells.map((cell, i) => (
+                <td key={i} className="w-[33%] py-1 pl-2">
+                  {cell}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <details className="mt-1 border-t">
+        <summary className="flex min-h-10 items-center text-sm font-semibold">
+          The tides as a table
+        </summary>
+        <table className="w-full text-right text-sm">
+          <thead className="text-soft">
+            <tr>
+              <th className="text-left font-normal">family</th>
+              {studies.map((_, i) => (
+                <th key={i} className="font-normal">
+                  {i === 0 ? 'first' : 'second'}: light, shadow
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {studies[0].colours.hues.families.map(({ family }, row) => (
+              <tr key={family} className="border-t">
+                <td className="text-left">{family}</td>
+                {studies.map(({ colours }, i) => {
+                  const { light, shadow } = colours.hues.families[row];
+                  return (
+                    <td key={i}>
+                      {percent(light)}, {percent(shadow)}
+                    </td>
+                  );
+                })}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </details>
+    </>
+  );
+}

@@ -1,0 +1,48 @@
+import type { ValueScale } from '@/core/colour/value-scale';
+import type { ComparedStudy } from '@/contracts/compare';
+import { capital, percent, valueWords } from '@/ui/words';
+
+/** The figures that stand behind the differences, a row each. */
+export function figures(
+  studies: readonly ComparedStudy[],
+  scale: ValueScale,
+): { title: string; cells: string[] }[] {
+  const row = (title: string, cell: (study: ComparedStudy) => string) => ({
+    title,
+    cells: studies.map(cell),
+  });
+  return [
+    row('Key and range', ({ values }) => `${capital(values.key)}, ${values.range}`),
+    row(
+      'Middle value, 5 % to 95 %',
+      ({ values }) =>
+        `${valueWords(values.median, scale)}, ${valueWords(values.p5, scale)} to ${valueWords(values.p95, scale)}`,
+    ),
+    row('Values that carry it', ({ values }) => String(values.carriedBy)),
+    row('Key colour', ({ colours }) => colours.keyColour?.family ?? 'none'),
+    row('Temperature', ({ colours }) => signed(colours.temperature.mean)),
+    row(
+      'Light, shadow',
+      ({ colours: { temperature } }) =>
+        `${signed(temperature.light)}, ${signed(temperature.shadow)}`,
+    ),
+    row(
+      'Mean chroma, 95 %',
+      ({ colours: { chroma } }) => `${chroma.mean.toFixed(3)}, ${chroma.p95.toFixed(3)}`,
+    ),
+    row('Strong or vivid', ({ colours: { chroma } }) =>
+      percent(chroma.words.strong + chroma.words.vivid),
+    ),
+    row('Neutral', ({ colours }) => percent(colours.hues.neutral)),
+    row('Harmony', ({ colours: { harmony } }) =>
+      harmony.fits[0]
+        ? `${harmony.fits[0].scheme} (${Math.round(harmony.fits[0].fit)})`
+        : 'near neutral',
+    ),
+  ];
+}
+
+function signed(temperature: number | null): string {
+  if (temperature === null) return 'none';
+  return `${temperature < 0 ? 'cool' : 'warm'} ${Math.abs(temperature).toFixed(2)}`;
+}

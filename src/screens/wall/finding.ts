@@ -1,0 +1,188 @@
+import type { Wheel } from '@/core/colour/wheel';
+import { SCHEMES } from '@/core/measure/harmony';
+import { KEYS, RANGES, type StudyCard } from '@/contracts/study';
+
+/** What studies are found by, each with what may be asked of it; the address holds the same names. */
+export const FACETS = ['family', 'key', 'range', 'harmony', 'keyColour', 'greys'] as const;
+export type Facet = (typeof FACETS)[number];
+export const SORTS = [
+  'newest',
+  'title',
+  'lightest',
+  'widest range',
+  'family',
+  'most grey',
+  'warmest',
+] as const;
+export type Sort = (typeof SORTS)[number];
+
+export interface Finding {
+  text: string;
+  /** What each facet is asked for; an empty string asks for nothing. */
+  asked: Record<Facet, string>;
+  sort: Sort;
+}
+
+const NOTHING: Record<Facet, string> = {
+  family: '',
+  key: '',
+  range: '',
+  harmony: '',
+  keyColour: '',
+  greys: '',
+};
+export const NO_FINDING: Finding = { text: '', asked: NOTHING, sort: 'newest' };
+
+/** What a near-neutral picture has for a family, a harmony and a key colour. */
+export const NO_COLOUR = 'none';
+const GREYS = ['few', 'some', 'mostly'] as const;
+const SOME = 0.2;
+const MOSTLY = 0.6;
+
+/** What a study answers to a facet; null while it is not known. */
+function answerOf({ reading }: StudyCard, facet: Facet): string | null {
+  if (!reading) return null;
+  if (facet === 'key' || facet === 'range') return reading[facet];
+  const { colours } = reading;
+  if (!colours) return null;
+  if (facet === 'greys')
+    return colours.neutral >= MOSTLY ? 'mostly' : colours.neutral >= SOME ? 'some' : 'few';
+  const answers = {
+    family: colours.family,
+    harmony: colours.harmony,
+    keyColour: colours.keyFamily,
+  };
+  return answers[facet] ?? NO_COLOUR;
+}
+
+/** Everything that may be asked of a facet, in its own order. */
+function possible(facet: Facet, wheel: Wheel): readonly string[] {
+  switch (facet) {
+    case 'key':
+      return KEYS;
+    case 'range':
+      return RANGES;
+    case 'greys':
+      return GREYS;
+    case 'harmony':
+      return [...SCHEMES, NO_COLOUR];
+    default:
+      return [...wheel.families, NO_COLOUR];
+  }
+}
+
+/** Whether every word of the text is in the title, maker, source, an aim or a swatch's name. */
+function says(card: StudyCard, text: string): boolean {
+  const said = [
+    card.title,
+    card.maker,
+    card.source,
+    ...card.aims,
+    ...card.swatches.map(({ name }) => name),
+  ]
+    .join('\n')
+    .toLowerCase();
+  return text
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => said.includes(word));
+}
+
+function fits(card: StudyCard, { text, asked }: Finding, but?: Facet): boolean {
+  return (
+    says(card, text.trim()) &&
+    FACETS.every(
+      (facet) => facet === but || asked[facet] === '' || answerOf(card, facet) === asked[facet],
+    )
+  );
+}
+
+/** The studies that fit, in the order asked for; those that an order knows nothing of come last. */
+export function found(cards: readonly StudyCard[], finding: Finding, wheel: Wheel): StudyCard[] {
+  const place = placeIn(finding.sort, wheel);
+  return cards
+    .filter((card) => fits(card, finding))
+    .map((card) => ({ card, at: place(card) }))
+    .sort((one, other) => compare(one.at, other.at))
+    .map(({ card }) => card);
+}
+
+type Place = number | string | null;
+
+function placeIn(sort: Sort, wheel: Wheel): (card: StudyCard) => Place {
+  switch (sort) {
+    case 'newest':
+      // As they come.
+      return () => 0;
+    case 'title':
+      return (card) => card.title;
+    case 'lightest':
+      return ({ reading }) => reading && -reading.median;
+    case 'widest range':
+      return ({ reading }) => reading && -reading.spread;
+    case 'family':
+      return ({ reading }) => {
+        const family = reading?.colours?.family;
+        return family ? wheel.families.indexOf(family) : null;
+      };
+    case 'most grey':
+      return ({ reading }) => (reading?.colours ? -reading.colours.neutral : null);
+    case 'warmest':
+      return ({ reading }) => (reading?.colours ? -reading.colours.temperature : null);
+  }
+}
+
+function compare(one: Place, other: Place): number {
+  if (one === null || other === null) return Number(one === null) - Number(other === null);
+  if (typeof one === 'string' || typeof other === 'string')
+    return String(one).localeCompare(String(other), undefined, { numeric: true });
+  return one - other;
+}
+
+/**
+ * What may be asked of a facet and how many studies would answer, everything else as it is asked
+ * now; what none would answer is left out unless it is what is asked.
+ */
+export function choices(
+  cards: readonly StudyCard[],
+  finding: Finding,
+  facet: Facet,
+  wheel: Wheel,
+): { answer: string; count: number }[] {
+  const open = cards.filter((card) => fits(card, finding, facet));
+  return possible(facet, wheel)
+    .map((answer) => ({
+      answer,
+      count: open.filter((card) => answerOf(card, facet) === answer).length,
+    }))
+    .filter(({ answer, count }) => count > 0 || answer === finding.asked[facet]);
+}
+
+/** Reads an address; whatever is missing or makes no sense asks for nothing. */
+export function findingFrom(query: URLSearchParams, wheel: Wheel): Finding {
+  const asked = Object.fromEntries(
+    FACETS.map((facet) => {
+      const answer = query.get(facet) ?? '';
+      return [facet, possible(facet, wheel).includes(answer) ? answer : ''];
+    }),
+  ) as Record<Facet, string>;
+  return {
+    text: (query.get('text') ?? '').slice(0, 200),
+    asked,
+    sort: SORTS.find((sort) => sort === query.get('sort')) ?? NO_FINDING.sort,
+  };
+}
+
+/** The address of a finding, without what asks for nothing. */
+export function queryOf({ text, asked, sort }: Finding): string {
+  const query = new URLSearchParams();
+  if (text.trim()) query.set('text', text.trim());
+  for (const facet of FACETS) if (asked[facet]) query.set(facet, asked[facet]);
+  if (sort !== NO_FINDING.sort) query.set('sort', sort);
+  return query.toString();
+}
+
+/** Whether anything but the order is asked. */
+export function asksSomething({ text, asked }: Finding): boolean {
+  return text.trim() !== '' || FACETS.some((facet) => asked[facet] !== '');
+}
