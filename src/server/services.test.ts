@@ -71,7 +71,7 @@ describe('bringing a picture in', () => {
     expect(card).toMatchObject({
       id: brought.studyId,
       title: 'wet street 2',
-      key: expect.any(String),
+      reading: { key: expect.any(String) },
     });
   });
 
@@ -160,6 +160,7 @@ describe('a study', () => {
     const { id, document } = await newStudy();
     const db = await database();
     const median = async () => (await db.select().from(reading).where(eq(reading.studyId, id)))[0];
+    await refreshReading(id);
     const before = await median();
     await saveStudy(id, 1, { ...document, title: 'Same picture' });
     await refreshReading(id);

@@ -20,7 +20,7 @@ const EVERYDAY: readonly Everyday[] = [
   { name: 'olive', hue: [95, 128], value: [2.2, 6], chroma: [0.04, 0.13] },
   { name: 'brown', hue: [25, 95], value: [1.2, 5], chroma: [0.03, 0.13] },
   { name: 'cream', hue: [72, 112], value: [8.7, 10], chroma: [0.02, 0.09] },
-  { name: 'peach', hue: [38, 74], value: [7.2, 9.6], chroma: [0.045, 0.13] },
+  { name: 'peach', hue: [38, 72], value: [7.2, 9.6], chroma: [0.045, 0.13] },
   { name: 'beige', hue: [60, 105], value: [7.2, 8.9], chroma: [0.02, 0.05] },
   { name: 'tan', hue: [50, 94], value: [5, 7.6], chroma: [0.035, 0.09] },
   { name: 'pink', hue: [335, 32], value: [6.2, 9.6], chroma: [0.035, 0.19] },

@@ -65,9 +65,16 @@ describe('families', () => {
   it.each([
     ['#ff0000', 'red'],
     ['#ff8000', 'orange'],
+    ['#ffff00', 'yellow'],
+    ['#80ff00', 'chartreuse'],
+    ['#00ff00', 'green'],
+    ['#00ff80', 'spring green'],
     ['#00ffff', 'cyan'],
-    ['#ff00ff', 'magenta'],
+    ['#0080ff', 'azure'],
     ['#0000ff', 'blue'],
+    ['#8000ff', 'violet'],
+    ['#ff00ff', 'magenta'],
+    ['#ff0080', 'rose'],
   ])('calls %s %s on the screen’s wheel', (hex, family) => {
     expect(familyOf(of(hex), SCREEN_WHEEL).name).toBe(family);
   });
@@ -111,6 +118,19 @@ describe('temperature', () => {
     expect(temperature(oklabFromOklch({ L: 0.6, C: 0.1, h: 235 }))).toBeCloseTo(-1, 9);
     expect(temperature({ a: 0, b: 0 })).toBe(0);
     expect(temperature({ a: 9, b: 9 })).toBe(3);
+  });
+
+  it.each([
+    ['burnt sienna', '#8a3a1e', 1],
+    ['yellow ochre', '#c9902f', 1],
+    ['cadmium red', '#d4261c', 1],
+    ['a rose', '#c8506a', 1],
+    ['viridian', '#2f7f6f', -1],
+    ['ultramarine', '#2a2f8f', -1],
+    ['cerulean', '#2a7fb0', -1],
+    ['a cool grey', '#7a8288', -1],
+  ])('is told for %s (%s)', (_, hex, sign) => {
+    expect(Math.sign(temperature(of(hex)))).toBe(sign);
   });
 });
 
@@ -192,6 +212,51 @@ describe('names', () => {
       expect(everydayName(of(hex))).toBeNull();
     },
   );
+
+  // Colours that have had names of their own for long (SVG 1.1's list, and pigments' usual look).
+  it.each([
+    ['firebrick', '#b22222', 'strong dark red', null],
+    ['tomato', '#ff6347', 'vivid middle red-orange leaning red', null],
+    ['sienna', '#a0522d', 'moderate dark red-orange leaning orange', 'rust'],
+    ['chocolate', '#d2691e', 'strong middle orange leaning red-orange', null],
+    ['dark orange', '#ff8c00', 'strong light orange', null],
+    ['umber', '#6b4a2f', 'dull dark orange leaning yellow-orange', 'brown'],
+    ['a lit skin', '#f1c27d', 'moderate light yellow-orange', null],
+    ['wheat', '#f5deb3', 'dull very light yellow-orange leaning yellow', 'cream'],
+    ['peach puff', '#ffdab9', 'dull very light orange leaning yellow-orange', 'peach'],
+    ['gold', '#ffd700', 'strong very light yellow', null],
+    ['sand', '#c2b280', 'dull light yellow leaning yellow-orange', 'tan'],
+    ['dark olive green', '#556b2f', 'moderate dark yellow-green', 'olive'],
+    ['olive drab', '#6b8e23', 'strong middle yellow-green', null],
+    ['forest green', '#228b22', 'strong middle green leaning yellow-green', null],
+    ['sea green', '#2e8b57', 'moderate middle green', null],
+    ['mint', '#aaf0d1', 'moderate very light green leaning blue-green', 'mint'],
+    ['cadet blue', '#5f9ea0', 'dull middle blue-green', null],
+    ['dark slate', '#2f4f4f', 'greyed dark blue-green', null],
+    ['sky blue', '#87ceeb', 'moderate light blue-green leaning blue', 'sky blue'],
+    ['steel blue', '#4682b4', 'moderate middle blue leaning blue-green', null],
+    ['slate grey', '#708090', 'greyed middle blue', 'slate'],
+    ['midnight blue', '#191970', 'strong very dark blue leaning blue-violet', 'navy'],
+    ['slate blue', '#6a5acd', 'strong dark blue-violet', null],
+    ['lavender', '#e6e6fa', 'greyed very light blue-violet', 'lavender'],
+    ['lilac', '#c8a2c8', 'dull light violet leaning red-violet', 'lilac'],
+    ['purple', '#800080', 'vivid dark violet leaning red-violet', null],
+    ['medium violet red', '#c71585', 'vivid dark red-violet', null],
+    ['light pink', '#ffb6c1', 'moderate light red leaning red-violet', 'pink'],
+    ['burgundy', '#5c0a1e', 'moderate very dark red leaning red-violet', 'maroon'],
+    ['linen', '#faf0e6', 'very light grey leaning yellow-orange', null],
+    ['ivory', '#fffff0', 'very light grey leaning yellow', null],
+  ])('are given to %s (%s): %s', (_, hex, name, everyday) => {
+    expect(colourName(of(hex))).toBe(name);
+    expect(everydayName(of(hex))).toBe(everyday);
+  });
+
+  it('have every value word, parting at Munsell 2.5, 4.5, 6.5 and 8.5', () => {
+    const words = ['#2e2e2e', '#4a4a4a', '#7a7a7a', '#b0b0b0', '#e0e0e0'].map(
+      (hex) => nameParts(of(hex)).value,
+    );
+    expect(words).toEqual(['very dark', 'dark', 'middle', 'light', 'very light']);
+  });
 
   it('are unique within a palette, and keep away from names that are taken', () => {
     fc.assert(

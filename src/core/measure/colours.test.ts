@@ -3,9 +3,10 @@ import { anyPicture, greyOf, paintedBy } from '../testing';
 import { bytesFromOklab } from '../colour/hex';
 import { oklabFromOklch } from '../colour/oklab';
 import { temperature } from '../colour/temperature';
-import { EVEN_WHEEL } from '../colour/wheel';
+import { EVEN_WHEEL, WHEELS } from '../colour/wheel';
 import type { Picture } from '../picture/picture';
-import { readColourStudy, type ColourSettings } from './colour-study';
+import { toneTable } from './chroma';
+import { readColourStudy, readKeptColours, type ColourSettings } from './colour-study';
 import type { SchemeName } from './harmony';
 
 type Bytes = [number, number, number];
@@ -269,6 +270,18 @@ describe('every colour reading', () => {
     );
   });
 
+  it('keeps for every wheel what is read on that wheel', () => {
+    const picture = stripes([
+      [hue(30), 0.5],
+      [hue(250), 0.3],
+      [hue(140, 0.01), 0.2],
+    ]);
+    const zones = { zones: 3, breaks: 'even' as const };
+    const { wheelless, wheels } = readKeptColours(picture, { zones, squint: 0 });
+    for (const wheel of WHEELS)
+      expect({ ...wheelless, ...wheels[wheel.id] }).toEqual(read(picture, { wheel }));
+  });
+
   it('finds no scheme, hue or key in greys, and has shares that add up', () => {
     const greys = fc.array(fc.integer({ min: 0, max: 255 }), { minLength: 4, maxLength: 30 });
     fc.assert(
@@ -288,6 +301,9 @@ describe('every colour reading', () => {
         expect(families + hues.neutral).toBeCloseTo(1, 9);
         expect(Object.values(chroma.words).reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
         expect(chroma.density.flat().reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
+        const tones = toneTable(chroma.density).flat();
+        expect(tones).toHaveLength(25);
+        expect(tones.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
       }),
       { numRuns: 25 },
     );

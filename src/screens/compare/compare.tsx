@@ -3,7 +3,6 @@
 import { ArrowLeftRight } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useMemo } from 'react';
 import type { ComparedStudy } from '@/contracts/compare';
 import { Button } from '@/ui/button';
 import { useSettings } from '@/ui/settings';
@@ -19,7 +18,7 @@ export function Compare({ one, other }: { one: ComparedStudy; other: ComparedStu
   const router = useRouter();
   const { scale } = useSettings().settings;
   const studies = [one, other];
-  const sentences = useMemo(() => differences(one, other, scale), [one, other, scale]);
+  const sentences = differences(one, other, scale);
   const most = mostOf(studies.flatMap(({ colours }) => colours.hues.families));
   return (
     <div className="flex min-h-screen flex-col bg-surround">

@@ -14,15 +14,15 @@ export function figures(
   return [
     row('Key and range', ({ values }) => `${capital(values.key)}, ${values.range}`),
     row(
-      'Middle value, 5 % to 95 %',
+      'Middle value, 5–95 %',
       ({ values }) =>
         `${valueWords(values.median, scale)}, ${valueWords(values.p5, scale)} to ${valueWords(values.p95, scale)}`,
     ),
     row('Values that carry it', ({ values }) => String(values.carriedBy)),
     row('Key colour', ({ colours }) => colours.keyColour?.family ?? 'none'),
-    row('Temperature', ({ colours }) => signed(colours.temperature.mean)),
+    row('Temperature (+ is warm)', ({ colours }) => signed(colours.temperature.mean)),
     row(
-      'Light, shadow',
+      'In light, in shadow',
       ({ colours: { temperature } }) =>
         `${signed(temperature.light)}, ${signed(temperature.shadow)}`,
     ),
@@ -44,5 +44,5 @@ export function figures(
 
 function signed(temperature: number | null): string {
   if (temperature === null) return 'none';
-  return `${temperature < 0 ? 'cool' : 'warm'} ${Math.abs(temperature).toFixed(2)}`;
+  return `${temperature < 0 ? '−' : '+'}${Math.abs(temperature).toFixed(2)}`;
 }

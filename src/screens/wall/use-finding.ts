@@ -14,6 +14,8 @@ export function useFinding(wheel: Wheel): [Finding, (finding: Finding) => void] 
   useEffect(() => {
     const waiting = setTimeout(() => {
       const next = queryOf(finding);
+      // An address that is right already is left alone: a page may be on its way.
+      if (next === new URLSearchParams(window.location.search).toString()) return;
       window.history.replaceState(null, '', next ? `/?${next}` : '/');
     }, ADDRESS_AFTER);
     return () => clearTimeout(waiting);

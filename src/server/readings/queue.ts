@@ -1,7 +1,13 @@
+export interface Queue {
+  (name: string, job: () => Promise<void>): Promise<void>;
+  /** When nothing is left to do, well done or not. */
+  idle: () => Promise<void>;
+}
+
 /** Runs jobs of the same name one after another; jobs of different names know nothing of each other. */
-export function queueByName() {
+export function queueByName(): Queue {
   const last = new Map<string, Promise<void>>();
-  return (name: string, job: () => Promise<void>): Promise<void> => {
+  const add = (name: string, job: () => Promise<void>): Promise<void> => {
     const before = last.get(name) ?? Promise.resolve();
     const next = before.then(job, job);
     last.set(name, next);
@@ -11,4 +17,8 @@ export function queueByName() {
     next.then(forget, forget);
     return next;
   };
+  const idle = async () => {
+    while (last.size > 0) await Promise.allSettled(last.values());
+  };
+  return Object.assign(add, { idle });
 }

@@ -5,6 +5,14 @@ const document = newDocument('Study');
 const withValues = (part: Partial<StudyDocument['values']>) =>
   readingKey({ ...document, values: { ...document.values, ...part } });
 
+const LASSO: StudyDocument['lightAndShadow']['corrections'][number] = {
+  id: 'a',
+  side: 'light',
+  tool: 'lasso',
+  radius: 0,
+  points: [{ x: 0, y: 0 }],
+};
+
 describe('the key of a stored reading', () => {
   it('changes with all that the reading is made of', () => {
     const keys = [
@@ -15,6 +23,7 @@ describe('the key of a stored reading', () => {
       withValues({ breaks: 'hand', thresholds: [2, 5, 8] }),
       withValues({ breaks: 'hand', thresholds: [2, 5, 7] }),
       readingKey({ ...document, framing: { angle: 2, crop: null } }),
+      readingKey({ ...document, lightAndShadow: { corrections: [LASSO] } }),
     ];
     expect(new Set(keys).size).toBe(keys.length);
   });

@@ -17,6 +17,9 @@ export function refreshReading(studyId: string): Promise<void> {
   return queued(studyId, () => refreshNow(studyId));
 }
 
+/** When no reading is being made any more. */
+export const readingsAreMade = (): Promise<void> => queued.idle();
+
 /** Makes every stored reading anew that an older core has made, or whose colours were never read. One after another, for nobody waits for it. */
 export async function refreshStale(): Promise<void> {
   const db = await database();

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import pg from 'pg';
 import { closePool } from '@/workers/server/pool';
 import { closeDatabase, setDatabase } from '../db/client';
+import { readingsAreMade } from '../readings/refresh';
 import { openFolder, openServer } from '../db/open';
 
 /**
@@ -26,6 +27,7 @@ export async function freshDatabase(): Promise<() => Promise<void>> {
 }
 
 async function end(): Promise<void> {
+  await readingsAreMade();
   await closeDatabase();
   await closePool();
 }

@@ -142,6 +142,8 @@ describe('veils', () => {
     const family = colourVeil(held, { kind: 'family', index, wheel: 'painters' });
     expect([isClear(family, 50, 150), isClear(family, 250, 150)]).toEqual([false, true]);
     expect(chroma.words.neutral).toBeCloseTo(0.5, 2);
+    const tone = colourVeil(held, { kind: 'tone', value: [0, 9], chroma: [0.04, Infinity] });
+    expect([isClear(tone, 50, 150), isClear(tone, 150, 20)]).toEqual([true, false]);
     const neutral = colourVeil(held, { kind: 'word', word: 'neutral' });
     expect([isClear(neutral, 150, 20), isClear(neutral, 50, 150)]).toEqual([true, false]);
   });

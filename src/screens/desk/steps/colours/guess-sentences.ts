@@ -25,6 +25,9 @@ export function guessSentence(scores: ThreeScores, scale: ValueScale): string {
   return `${capital(parts.join('; '))}.`;
 }
 
+/** Fewer guesses show no lean. */
+const LEANS_FROM = 5;
+
 /** How all guesses went: "12 guesses: family right in 7 of 9, value off by one step, mostly too light." */
 export function recordSentence(record: GuessRecord, scale: ValueScale): string {
   const { count, families, valueOff, valueLean, intensityLean } = record;
@@ -36,7 +39,7 @@ export function recordSentence(record: GuessRecord, scale: ValueScale): string {
   const parts = [
     families.of > 0 && `family right in ${families.right} of ${families.of}`,
     `value off by ${stepWords(valueOff, scale)}`,
-    leans.length > 0 && `mostly too ${leans.join(' and too ')}`,
+    count >= LEANS_FROM && leans.length > 0 && `mostly too ${leans.join(' and too ')}`,
   ].filter((part) => part !== false);
   return `${capital(several(count, 'guess', 'guesses'))} so far: ${parts.join(', ')}.`;
 }

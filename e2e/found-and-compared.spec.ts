@@ -1,0 +1,119 @@
+import AxeBuilder from '@axe-core/playwright';
+import { appFor, expect, test } from './app';
+import { dropPicture, onStage, openStudy, setSlider, toStep } from './hands';
+
+const app = appFor('demo');
+
+test('the Wall is found by family, key and neutrals, hung in an order, and its address comes back to it', async ({
+  page,
+}) => {
+  await page.goto(app.url);
+  const cards = page.getByRole('main').getByRole('listitem');
+  const titles = cards.getByRole('heading');
+  await expect(cards).toHaveCount(9);
+
+  const family = page.getByLabel('Dominant family');
+  const [blue] = (await family.locator('option').allInnerTexts()).filter((text) =>
+    text.startsWith('in blue ('),
+  );
+  await family.selectOption(blue);
+  await expect(cards).toHaveCount(Number(/\d+/.exec(blue)?.[0]));
+  await expect(page.getByRole('heading', { name: 'Lower station, rain at dusk' })).toBeVisible();
+  await page.getByLabel('Key', { exact: true }).selectOption({ index: 1 });
+  await expect(page.getByRole('status').filter({ hasText: 'of 9' })).toBeVisible();
+  await page.getByRole('button', { name: 'Show all' }).click();
+  await expect(cards).toHaveCount(9);
+
+  await page.getByLabel('Share of neutrals').selectOption('mostly');
+  await expect(titles.filter({ hasText: 'Fog at the passing loop' })).toBeVisible();
+  await expect(titles.filter({ hasText: 'Lower station' })).toHaveCount(0);
+  await page.getByLabel('Hang by').selectOption('title');
+  await expect(page).toHaveURL(/greys=mostly&sort=title/);
+  const before = await titles.allInnerTexts();
+  await page.reload();
+  await expect(page.getByLabel('Share of neutrals')).toHaveValue('mostly');
+  expect(await titles.allInnerTexts()).toEqual(before);
+  expect([...before].sort()).toEqual(before);
+
+  await page.getByRole('searchbox').fill('no such thing');
+  await expect(page.getByText('No study answers to that.')).toBeVisible();
+  await page.getByRole('main').getByRole('button', { name: 'Show all' }).last().click();
+  await page.getByLabel('Hang by').selectOption('lightest');
+  await expect(titles.first()).toHaveText(/Summit in snow glare|Fog at/);
+});
+
+test('two studies from the Wall side by side, with what parts them', async ({ page }) => {
+  await page.goto(app.url);
+  await page.getByRole('button', { name: 'More for Ticket hall at noon' }).click();
+  await page.getByRole('menuitem', { name: 'Compare with …' }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('link', { name: /Lower station/ })
+    .click();
+  const first = page.getByRole('region', { name: 'The first' });
+  await expect(first.getByText('Ticket hall at noon')).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Palette:/ })).toHaveCount(2);
+  await expect(page.getByRole('img', { name: /^The tide/ })).toHaveCount(2);
+  const said = page.getByTestId('difference');
+  await expect(said.first()).toHaveText(/The second is darker by \d\.\d steps/);
+  await expect(page.getByRole('row', { name: /^Key and range Middle, full Low/ })).toBeVisible();
+  await page.getByText('The tides as a table').click();
+  await expect(page.getByRole('row', { name: /^blue-green / })).toBeVisible();
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280);
+
+  await page.getByRole('button', { name: 'Swap' }).click();
+  await expect(said.first()).toHaveText(/The second is lighter/);
+  const address = page.url().replace(/one=[^&]+/, 'one=none');
+  expect((await page.goto(address))?.status()).toBe(404);
+});
+
+test('a guess is asked for first, nothing is told before it, and the score is kept', async ({
+  page,
+}) => {
+  await openStudy(page, app.url, 'Ticket hall at noon');
+  await toStep(page, 'Colours');
+  await page.getByLabel('Ask for my guess first').check();
+  const place = page.getByRole('region', { name: 'Three questions' });
+  await page.mouse.click(...(await onStage(page, 0.5, 0.52)));
+  await expect(place).toContainText('What do you see there?');
+  await expect(place).not.toContainText(/dark|light blue/);
+  await expect(page.getByTestId('reading-line')).toContainText('Nothing is read until');
+  const show = page.getByRole('button', { name: 'Show the reading' });
+  await expect(show).toBeDisabled();
+  await page.getByRole('radio', { name: 'blue', exact: true }).click();
+  await setSlider(page, 'How light?', -6);
+  await page.getByRole('radio', { name: 'moderate', exact: true }).click();
+  await show.click();
+  await expect(place.getByRole('status')).toContainText('The family is right;');
+  await expect(place).toContainText(/One guess so far: family right in 1 of 1/);
+  await expect(page.getByTestId('reading-line')).not.toContainText('Nothing is read until');
+
+  // The next place asks again; a skipped one is shown and not counted.
+  await page.mouse.click(...(await onStage(page, 0.6, 0.85)));
+  await page.getByRole('button', { name: 'Skip' }).click();
+  await expect(place).toContainText('Which family?');
+  await expect(place).not.toContainText('so far');
+  await page.reload();
+  await expect(page.getByLabel('Ask for my guess first')).toBeChecked();
+  await page.getByLabel('Ask for my guess first').uncheck();
+  await expect(place).toContainText('How intense?');
+});
+
+test('a picture just brought in is found by its colours once they are read', async ({ page }) => {
+  await page.goto(app.url);
+  await page.getByRole('button', { name: 'More for Enamel tile for the endpapers' }).click();
+  await page.getByRole('menuitem', { name: 'Delete' }).click();
+  await dropPicture(page, 'enamel-tile.webp');
+  await page.getByRole('button', { name: /Begin a new study/ }).click();
+  await expect(page).toHaveURL(/desk/);
+  await expect
+    .poll(
+      async () => {
+        await page.goto(app.url);
+        return page.getByRole('main').getByRole('listitem').first().innerText();
+      },
+      { timeout: 20_000 },
+    )
+    .toMatch(/key, .* range · in /);
+});
