@@ -73,7 +73,7 @@ test('a guess is asked for first, nothing is told before it, and the score is ke
 }) => {
   await openStudy(page, app.url, 'Ticket hall at noon');
   await toStep(page, 'Colours');
-  await page.getByLabel('Ask for my guess first').check();
+  await page.getByLabel('Guess first').check();
   const place = page.getByRole('region', { name: 'Three questions' });
   await page.mouse.click(...(await onStage(page, 0.5, 0.52)));
   await expect(place).toContainText('What do you see there?');
@@ -95,8 +95,8 @@ test('a guess is asked for first, nothing is told before it, and the score is ke
   await expect(place).toContainText('Which family?');
   await expect(place).not.toContainText('so far');
   await page.reload();
-  await expect(page.getByLabel('Ask for my guess first')).toBeChecked();
-  await page.getByLabel('Ask for my guess first').uncheck();
+  await expect(page.getByLabel('Guess first')).toBeChecked();
+  await page.getByLabel('Guess first').uncheck();
   await expect(place).toContainText('How intense?');
 });
 

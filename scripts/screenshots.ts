@@ -28,6 +28,19 @@ const pointAt = async (page: Page, x: number, y: number) => {
 const SHOTS: Shot[] = [
   { name: 'wall', take: (page) => page.goto(url) },
   {
+    name: 'compare',
+    take: async (page) => {
+      await page.goto(url);
+      await page.getByRole('button', { name: 'More for Ticket hall at noon' }).click();
+      await page.getByRole('menuitem', { name: 'Compare with …' }).click();
+      await page
+        .getByRole('dialog')
+        .getByRole('link', { name: /Lower station/ })
+        .click();
+      await page.waitForURL(/compare/);
+    },
+  },
+  {
     name: 'desk-look',
     take: async (page) => {
       await openStudy(page, 'Ticket hall at noon', 'step=look');

@@ -38,7 +38,7 @@ export function AskedPlace({ studyId }: { studyId: string }) {
   const guessing = useGuessing(studyId, asked);
   if (!asked)
     return (
-      <div className="mb-3 text-[15px] text-soft">
+      <div className="-mt-1 mb-2 flex items-center justify-between gap-3 text-[15px] leading-tight text-soft">
         <p>Touch a place in the picture to ask it three questions.</p>
         <AskFirst onTurn={guessing.skip} />
       </div>
@@ -102,7 +102,7 @@ export function AskedPlace({ studyId }: { studyId: string }) {
 function AskFirst({ onTurn }: { onTurn: () => void }) {
   const { settings, change } = useSettings();
   return (
-    <label className="flex min-h-10 items-center gap-2 text-[15px]">
+    <label className="flex min-h-10 shrink-0 items-center gap-2 text-[15px] text-ink">
       <input
         type="checkbox"
         className="h-5 w-5 accent-ink"
@@ -113,7 +113,7 @@ function AskFirst({ onTurn }: { onTurn: () => void }) {
           change({ askFirst: event.target.checked });
         }}
       />
-      Ask for my guess first
+      Guess first
     </label>
   );
 }

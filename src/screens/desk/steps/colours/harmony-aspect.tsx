@@ -61,9 +61,9 @@ export function HarmonyAspect({ reading }: { reading: HarmonyReading }) {
   );
 }
 
-const SIZE = 210;
-const INNER = 44;
-const REACH = 42;
+const SIZE = 190;
+const INNER = 38;
+const REACH = 38;
 
 /** The wheel with a scheme's sectors and the picture's density of hue around it. */
 function WheelPicture({
@@ -91,7 +91,7 @@ function WheelPicture({
       role="img"
       aria-label={`${fit.scheme} on the wheel; the fits and what falls outside are listed below`}
       viewBox={`0 0 ${SIZE} ${SIZE}`}
-      className="mx-auto block w-[210px]"
+      className="mx-auto block w-[190px]"
     >
       {fit.sectors.map(({ centre, half }) => (
         <path
