@@ -1,5 +1,5 @@
 // What each heavy operation costs, as a ratio to one plain sRGB → OKLab conversion of the same
-// picture in the same run. `npm run bench`; with `--drop` also from a dropped file to its palette.
+// picture in the same run; and how good palettes are beside others. `npm run bench`; with `--drop` also from a dropped file to its palette.
 import sharp from 'sharp';
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
@@ -17,6 +17,8 @@ import { MOST_SQUINT, PLAIN_SQUINT, squint, squinter } from '../src/core/picture
 import { greyPicture, sightOf } from '../src/core/picture/value-map';
 import { encodeWorking, makeWorkingCopy } from '../src/server/pictures/read-picture';
 import { dropToPalette } from './drop';
+import { comparePalettes } from './palettes';
+import { QUANTIZERS } from './rivals';
 import { measured, table, type Row } from './timing';
 
 const RUNS = 7;
@@ -57,7 +59,7 @@ async function photograph(): Promise<Buffer> {
 
 const jpeg = await photograph();
 const { working } = await makeWorkingCopy(jpeg);
-const colours = extractPalette(working, 8).swatches.map((swatch) => swatch.colour);
+const colours = extractPalette(working, { count: 8 }).swatches.map((swatch) => swatch.colour);
 const again = squinter(working);
 const cast = { L: 0.8, a: 0.01, b: 0.03 };
 
@@ -83,8 +85,12 @@ const operations: [string, () => unknown][] = [
       zoneGreys(sight, zoneEdges(sight.counts, { zones: 4, breaks: 'natural' }));
     },
   ],
-  ['palette: 8 colours', () => extractPalette(working, 8)],
-  ['palette: 16 colours', () => extractPalette(working, 16)],
+  ['palette: 8 colours', () => extractPalette(working, { count: 8 })],
+  ['palette: 16 colours', () => extractPalette(working, { count: 16 })],
+  [
+    'Wu’s quantizer (image-q): 8 colours',
+    () => QUANTIZERS.find(({ name }) => name === 'Wu')?.palette(working, 8),
+  ],
   ['palette: shares of 8 colours', () => swatchMap(working, colours)],
   ['turned by 3°', () => develop(working, { framing: { angle: 3, crop: null }, cast: null })],
   ['freed of a cast', () => develop(working, { framing: { angle: 0, crop: null }, cast })],
@@ -102,6 +108,8 @@ console.log(
   `${working.width} × ${working.height} pixels; ${RUNS} runs each: the fastest, and the median ratio to a conversion beside it\n`,
 );
 console.log(table(rows));
+
+await comparePalettes();
 
 if (process.argv.includes('--drop')) {
   console.log('\nFrom dropping the 12-megapixel JPEG to seeing its palette, in the browser:');

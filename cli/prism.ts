@@ -1,11 +1,13 @@
 import { readFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
+import { LEANS } from '../src/core/palette/lean';
 import { measureReport, paletteReport } from './reports';
 
 const HELP = `prism: Bold Prism's measures on the command line
 
   prism measure PICTURE [--zones N]      a JSON report of what is measured
-  prism palette PICTURE --count K        the palette, K from 2 to 16, as JSON
+  prism palette PICTURE --count K        the palette, K from 2 to 16, as JSON; --lean LEAN: one of
+                                         ${LEANS.join(', ')}
 
 PICTURE is a JPEG, PNG, WebP, AVIF, TIFF or GIF file. Exit code 2: a call or a file that can't be read.`;
 
@@ -20,7 +22,8 @@ async function main(): Promise<unknown> {
     throw new BadCall(`${verb ? `no such command: ${verb}` : 'no command'}; see prism --help`);
   if (!file || more.length > 0) throw new BadCall(`${verb} takes one picture; see prism --help`);
   if (verb === 'measure') {
-    if (values.count !== undefined) throw new BadCall('--count goes with palette');
+    for (const name of ['count', 'lean'] as const)
+      if (values[name] !== undefined) throw new BadCall(`--${name} goes with palette`);
     return measureReport(
       await read(file),
       values.zones === undefined ? undefined : whole('--zones', values.zones, 2, 9),
@@ -29,7 +32,9 @@ async function main(): Promise<unknown> {
   if (values.zones !== undefined) throw new BadCall('--zones goes with measure');
   if (values.count === undefined) throw new BadCall('palette needs --count K');
   const count = whole('--count', values.count, 2, 16);
-  return paletteReport(await read(file), count);
+  const lean = LEANS.find((one) => one === (values.lean ?? 'balanced'));
+  if (!lean) throw new BadCall(`--lean takes one of ${LEANS.join(', ')}, not “${values.lean}”`);
+  return paletteReport(await read(file), count, lean);
 }
 
 function parse() {
@@ -38,6 +43,7 @@ function parse() {
       allowPositionals: true,
       options: {
         count: { type: 'string' },
+        lean: { type: 'string' },
         zones: { type: 'string' },
         help: { type: 'boolean', short: 'h' },
       },

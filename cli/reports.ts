@@ -8,6 +8,7 @@ import { readColourStudy, type ColourStudy } from '../src/core/measure/colour-st
 import { readValueStudy } from '../src/core/measure/value-study';
 import { PLAIN_SQUINT } from '../src/core/picture/squint';
 import { extractPalette } from '../src/core/palette/extract';
+import type { Lean } from '../src/core/palette/lean';
 import {
   measureReportSchema,
   paletteReportSchema,
@@ -102,9 +103,13 @@ function withHex<T extends { colour: Oklab }>({ colour, ...rest }: T) {
 }
 
 /** The palette that the Desk would extract, from dark to light. Throws as `measureReport` does. */
-export async function paletteReport(bytes: Uint8Array, count: number): Promise<PaletteReport> {
+export async function paletteReport(
+  bytes: Uint8Array,
+  count: number,
+  lean: Lean = 'balanced',
+): Promise<PaletteReport> {
   const { working } = await makeWorkingCopy(bytes);
-  const { swatches, meanDifference } = extractPalette(working, count);
+  const { swatches, meanDifference } = extractPalette(working, { count, lean });
   const names = paletteNames(swatches.map((swatch) => swatch.colour));
   return paletteReportSchema.parse({
     swatches: swatches.map(({ colour, share, home }, i) => ({

@@ -71,7 +71,7 @@ async function holdUp(picture: DemoPicture): Promise<PictureReport> {
   const { hues, keyColour, harmony } = readColourStudy(working, {
     zones: { zones: 4, breaks: 'natural' },
   });
-  const { swatches } = extractPalette(working, 9);
+  const { swatches } = extractPalette(working, { count: 9 });
   return {
     file: picture.file,
     bytes: bytes.length,

@@ -1,4 +1,5 @@
-import { linearFromOklab, type Oklab } from './oklab';
+import { linearFromOklab, oklabFromLinear, type Oklab } from './oklab';
+import type { Rgb } from './srgb';
 
 /** CIELAB under D65, 2° observer: L* 0–100. Source: CIE 15:2018. */
 export interface Lab {
@@ -15,6 +16,11 @@ const KAPPA = 24389 / 27;
 
 function curve(t: number): number {
   return t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) / 116;
+}
+
+function uncurve(f: number): number {
+  const cube = f ** 3;
+  return cube > EPSILON ? cube : (116 * f - 16) / KAPPA;
 }
 
 /** Linear sRGB to CIELAB, written into `out` at `at` (three floats). */
@@ -45,6 +51,24 @@ export function labFromOklab(colour: Oklab): Lab {
   return { L: out[0], a: out[1], b: out[2] };
 }
 
+/** CIELAB to linear sRGB; channels fall outside 0–1 where the colour is out of gamut. */
+export function linearFromLab({ L, a, b }: Lab): Rgb {
+  const y = (L + 16) / 116;
+  const X = WHITE_X * uncurve(y + a / 500);
+  const Y = uncurve(y);
+  const Z = WHITE_Z * uncurve(y - b / 200);
+  return {
+    r: 3.240969941904521 * X - 1.537383177570093 * Y - 0.498610760293 * Z,
+    g: -0.96924363628087 * X + 1.87596750150772 * Y + 0.041555057407175 * Z,
+    b: 0.055630079696993 * X - 0.20397695888897 * Y + 1.056971514242878 * Z,
+  };
+}
+
+/** CIELAB to OKLab by way of linear sRGB. */
+export function oklabFromLab(lab: Lab): Oklab {
+  return oklabFromLinear(linearFromLab(lab));
+}
+
 /** L* (0–100) of a relative luminance Y (0–1). */
 export function lightnessFromLuminance(Y: number): number {
   return 116 * curve(Y) - 16;
@@ -52,7 +76,5 @@ export function lightnessFromLuminance(Y: number): number {
 
 /** Relative luminance Y (0–1) of an L* (0–100). */
 export function luminanceFromLightness(L: number): number {
-  const f = (L + 16) / 116;
-  const cube = f ** 3;
-  return cube > EPSILON ? cube : (116 * f - 16) / KAPPA;
+  return uncurve((L + 16) / 116);
 }

@@ -1,63 +1,109 @@
+import { oklabDistance, type Oklab } from '../colour/oklab';
 import type { Cells } from './cells';
-import { squared } from './cluster';
 
-/** What makes an accent: how large it is, how far its chroma stands out, how far it is from all else. */
-const LEAST_SHARE = 0.003;
-const MOST_SHARE = 0.03;
-const STANDS_OUT = 0.06;
-const APART = 0.1;
+/** What makes an accent: how much there is of it, how far its chroma stands out, how far it is from all that is larger. */
+const LEAST_SHARE = 0.0025;
+const MOST_SHARE = 0.034;
+const STANDS_OUT = 0.05;
+const APART = 0.075;
+/** Accents that are nearer to each other than this are one: a red in its light and its shade. */
+const OF_ONE_ACCENT = 0.1;
+/** Colours this near to a heavier one are of one lot with it, in OKLab. */
+const OF_ONE_LOT = 0.06;
+/** Lots of less than this are edges and grain: nothing is near to them. */
+const LEAST_LOT = 0.001;
+const MOST_ACCENTS = 6;
 
 export interface Accent {
-  /** Its mean in OKLab. */
-  oklab: [number, number, number];
+  colour: Oklab;
   share: number;
-  /** Distance from the nearest centre it was measured against. */
+  /** Distance from the nearest colour that there is more of, in OKLab. */
   apart: number;
 }
 
+interface Lot {
+  share: number;
+  colour: Oklab;
+}
+
 /**
- * The small strong colours that an average loses: cells whose chroma stands 0.06 above the
- * picture's mean and which are 0.10 or more from every centre, gathered around their heaviest
- * member, kept where they make up 0.3 to 3 % of the picture. Most telling (share × distance) first.
+ * The small strong colours that an average loses: 0.3 to 3 % of the picture, with a chroma 0.06
+ * over the mean and 0.10 away from every colour that there is more of, each with some allowance for
+ * soft edges. The most telling first: much of it, far from all else.
  */
-export function findAccents(cells: Cells, centres: readonly number[]): Accent[] {
-  const n = cells.share.length;
-  const chroma = (k: number) => Math.hypot(cells.oklab[k * 3 + 1], cells.oklab[k * 3 + 2]);
+export function findAccents(cells: Cells): Accent[] {
+  const { share, oklab } = cells;
   let mean = 0;
-  for (let k = 0; k < n; k++) mean += cells.share[k] * chroma(k);
+  for (let k = 0; k < share.length; k++)
+    mean += share[k] * Math.hypot(oklab[k * 3 + 1], oklab[k * 3 + 2]);
+  const lots = lotsOf(cells);
+  const standsOut = ({ colour }: Lot) => Math.hypot(colour.a, colour.b) >= mean + STANDS_OUT;
+  const larger = (than: Lot) => lots.filter((lot) => lot.share > than.share);
+  const apart = (lot: Lot, others: readonly Lot[]) =>
+    Math.min(1, ...others.map((other) => oklabDistance(lot.colour, other.colour)));
 
-  const candidates: number[] = [];
-  for (let k = 0; k < n; k++)
-    if (chroma(k) >= mean + STANDS_OUT && nearest(cells, k, centres) >= APART) candidates.push(k);
-  candidates.sort((i, j) => cells.share[j] - cells.share[i] || i - j);
+  return joined(lots.filter((lot) => lot.share <= MOST_SHARE && standsOut(lot)))
+    .map((lot) => ({
+      ...lot,
+      apart: apart(
+        lot,
+        larger(lot).filter((other) => other.share > MOST_SHARE || !standsOut(other)),
+      ),
+    }))
+    .filter((lot) => lot.share >= LEAST_SHARE && lot.share <= MOST_SHARE && lot.apart >= APART)
+    .sort((one, other) => worth(other) - worth(one))
+    .slice(0, MOST_ACCENTS);
+}
 
-  const taken = new Set<number>();
-  const accents: Accent[] = [];
-  for (const leader of candidates) {
-    if (taken.has(leader)) continue;
-    const group = candidates.filter(
-      (k) => !taken.has(k) && squared(cells.oklab, k * 3, cells.oklab, leader * 3) < APART * APART,
-    );
-    group.forEach((k) => taken.add(k));
-    const share = group.reduce((sum, k) => sum + cells.share[k], 0);
-    if (share < LEAST_SHARE || share > MOST_SHARE) continue;
-    const mid = (c: number) =>
-      group.reduce((sum, k) => sum + cells.share[k] * cells.oklab[k * 3 + c], 0) / share;
-    const oklab: Accent['oklab'] = [mid(0), mid(1), mid(2)];
-    accents.push({ oklab, share, apart: Math.sqrt(nearestTo(oklab, centres)) });
+/** Lots that are near to each other as one accent. */
+function joined(lots: readonly Lot[]): Lot[] {
+  const groups: Lot[] = [];
+  for (const lot of [...lots].sort((one, other) => other.share - one.share)) {
+    const at = groups.findIndex((group) => oklabDistance(group.colour, lot.colour) < OF_ONE_ACCENT);
+    if (at < 0) groups.push(lot);
+    else groups[at] = meanOf(groups[at], lot);
   }
-  return accents.sort((one, other) => other.share * other.apart - one.share * one.apart);
+  return groups;
 }
 
-function nearest(cells: Cells, k: number, centres: readonly number[]): number {
-  return Math.sqrt(
-    nearestTo([cells.oklab[k * 3], cells.oklab[k * 3 + 1], cells.oklab[k * 3 + 2]], centres),
-  );
+function meanOf(one: Lot, other: Lot): Lot {
+  const share = one.share + other.share;
+  const mix = (a: number, b: number) => (a * one.share + b * other.share) / share;
+  return {
+    share,
+    colour: {
+      L: mix(one.colour.L, other.colour.L),
+      a: mix(one.colour.a, other.colour.a),
+      b: mix(one.colour.b, other.colour.b),
+    },
+  };
 }
 
-function nearestTo(colour: readonly number[], centres: readonly number[]): number {
-  let least = Infinity;
-  for (let at = 0; at < centres.length; at += 3)
-    least = Math.min(least, squared(colour, 0, centres, at));
-  return least;
+function worth({ share, apart }: Accent): number {
+  return Math.sqrt(share) * apart;
+}
+
+/** Gathers cells around the heaviest that is left, one lot after another. */
+function lotsOf({ share, oklab }: Cells): Lot[] {
+  const order = Array.from(share.keys()).sort((i, j) => share[j] - share[i] || i - j);
+  const lots: { share: number; at: number; sum: [number, number, number] }[] = [];
+  for (const k of order) {
+    let lot = lots.find(({ at }) => near(oklab, at, k));
+    if (!lot) lots.push((lot = { share: 0, at: k, sum: [0, 0, 0] }));
+    lot.share += share[k];
+    for (let c = 0; c < 3; c++) lot.sum[c] += share[k] * oklab[k * 3 + c];
+  }
+  return lots
+    .filter((lot) => lot.share >= LEAST_LOT)
+    .map(({ share: of, sum: [L, a, b] }) => ({
+      share: of,
+      colour: { L: L / of, a: a / of, b: b / of },
+    }));
+}
+
+function near(oklab: Float64Array, one: number, other: number): boolean {
+  const L = oklab[one * 3] - oklab[other * 3];
+  const a = oklab[one * 3 + 1] - oklab[other * 3 + 1];
+  const b = oklab[one * 3 + 2] - oklab[other * 3 + 2];
+  return L * L + a * a + b * b < OF_ONE_LOT ** 2;
 }

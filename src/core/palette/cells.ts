@@ -1,4 +1,5 @@
 import { writeLab } from '../colour/cielab';
+import { writeDin99d } from '../colour/din99d';
 import { writeOklab } from '../colour/oklab';
 import { toLinear } from '../colour/srgb';
 import { OPAQUE, type Picture } from '../picture/picture';
@@ -22,47 +23,53 @@ export interface Cells {
   /** Mean colour of each cell's pixels: three floats a cell. */
   oklab: Float64Array;
   lab: Float64Array;
+  din: Float64Array;
 }
 
 /**
  * Counts a picture's pixels by cell. Only occupied cells are converted, some thousands where there
  * are millions of pixels, which is why extraction costs less than one plain conversion.
- * Throws a RangeError when no pixel is opaque.
+ * `within` says for each pixel whether it counts (not 0). Throws a RangeError when no opaque pixel does.
  */
-export function colourCells({ data }: Picture): Cells {
-  const counts = new Uint32Array(CELL_SPACE);
-  const sums = new Float64Array(CELL_SPACE * 3);
+export function colourCells({ data }: Picture, within?: Uint8Array): Cells {
+  // A cell's count and sums stand together: one line of the processor's memory, not four. 32 bits
+  // hold the sums of sixteen million pixels, ten times the largest working copy.
+  const sums = new Uint32Array(CELL_SPACE * 4);
   let seen = 0;
   for (let i = 0; i < data.length; i += 4) {
-    if (data[i + 3] < OPAQUE) continue;
+    if (data[i + 3] < OPAQUE || (within && within[i >> 2] === 0)) continue;
     const r = data[i];
     const g = data[i + 1];
     const b = data[i + 2];
-    const cell = cellOf(r, g, b);
-    counts[cell]++;
-    sums[cell * 3] += r;
-    sums[cell * 3 + 1] += g;
-    sums[cell * 3 + 2] += b;
+    const at = cellOf(r, g, b) << 2;
+    sums[at]++;
+    sums[at + 1] += r;
+    sums[at + 2] += g;
+    sums[at + 3] += b;
     seen++;
   }
-  if (seen === 0) throw new RangeError('nothing to extract from: every pixel is transparent');
-  const occupied = counts.reduce((n, count) => n + (count > 0 ? 1 : 0), 0);
+  if (seen === 0)
+    throw new RangeError('nothing to extract from: no pixel here is opaque, all are transparent');
+  let occupied = 0;
+  for (let at = 0; at < sums.length; at += 4) if (sums[at] > 0) occupied++;
   const cells: Cells = {
     id: new Uint16Array(occupied),
     share: new Float64Array(occupied),
     oklab: new Float64Array(occupied * 3),
     lab: new Float64Array(occupied * 3),
+    din: new Float64Array(occupied * 3),
   };
   for (let cell = 0, k = 0; cell < CELL_SPACE; cell++) {
-    const count = counts[cell];
+    const count = sums[cell * 4];
     if (count === 0) continue;
-    const r = toLinear(sums[cell * 3] / count / 255);
-    const g = toLinear(sums[cell * 3 + 1] / count / 255);
-    const b = toLinear(sums[cell * 3 + 2] / count / 255);
+    const r = toLinear(sums[cell * 4 + 1] / count / 255);
+    const g = toLinear(sums[cell * 4 + 2] / count / 255);
+    const b = toLinear(sums[cell * 4 + 3] / count / 255);
     cells.id[k] = cell;
     cells.share[k] = count / seen;
     writeOklab(r, g, b, cells.oklab, k * 3);
     writeLab(r, g, b, cells.lab, k * 3);
+    writeDin99d(r, g, b, cells.din, k * 3);
     k++;
   }
   return cells;

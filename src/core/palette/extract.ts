@@ -1,12 +1,14 @@
-import { ciede2000Of } from '../colour/ciede2000';
-import { labFromOklab } from '../colour/cielab';
+import { oklabFromLab } from '../colour/cielab';
 import type { Oklab } from '../colour/oklab';
 import type { Place } from '../picture/framing';
 import type { Picture } from '../picture/picture';
-import { findAccents } from './accents';
+import { findAccents, type Accent } from './accents';
 import { colourCells, type Cells } from './cells';
-import { owners, seedCentres, settle, type Centres } from './cluster';
+import { assign, centresOf, type Settled } from './centres';
+import { growing } from './grow';
+import { leanWeights, type Lean } from './lean';
 import { homes } from './place';
+import { labAt, tonesOf } from './tones';
 
 export const FEWEST_SWATCHES = 2;
 export const MOST_SWATCHES = 16;
@@ -22,80 +24,87 @@ export interface ExtractedSwatch {
 export interface Extraction {
   /** The kept colours first, as they were given; then those found, from dark to light. */
   swatches: ExtractedSwatch[];
-  /** Mean CIEDE2000 between the picture's pixels and their nearest swatches. */
+  /** Mean CIEDE2000 between the picture and its nearest swatches, over all of the picture whatever the lean. */
   meanDifference: number;
 }
 
+export interface ExtractionSettings {
+  /** How many colours, 2–16, the kept ones among them. */
+  count: number;
+  /** Colours that stay as they are. */
+  keep?: readonly Oklab[];
+  lean?: Lean;
+  /** For each pixel whether it is looked at (not 0); left out, all are. */
+  within?: Uint8Array;
+}
+
 /**
- * A palette of `count` colours, fewer where the picture has fewer. Deterministic. Part of the
- * swatches is kept for small accents that the averages have lost; `keep` holds colours that stay
- * as they are and count toward `count`.
- * Throws a RangeError for a count outside 2–16 or a picture with no opaque pixel.
+ * A palette of `count` colours, fewer where the picture has fewer; it grows one colour at a time, so
+ * that under one lean a larger palette is never further from the picture. Deterministic.
+ * Throws a RangeError for a count outside 2–16 or where no opaque pixel is looked at.
  */
 export function extractPalette(
   picture: Picture,
-  count: number,
-  keep: readonly Oklab[] = [],
+  { count, keep = [], lean = 'balanced', within }: ExtractionSettings,
 ): Extraction {
   if (!Number.isInteger(count) || count < FEWEST_SWATCHES || count > MOST_SWATCHES)
     throw new RangeError(
       `${count} colours; ${FEWEST_SWATCHES} to ${MOST_SWATCHES} can be extracted`,
     );
-  const cells = colourCells(picture);
-  const kept = keep.flatMap(({ L, a, b }) => [L, a, b]);
-  const centres = withAccents(cells, Math.max(count, keep.length), kept);
-  const ordered = darkToLight(centres);
-  const owner = owners(cells, ordered);
-  const places = homes(picture, cells, owner, ordered.length / 3);
-  const shares = new Float64Array(ordered.length / 3);
-  owner.forEach((swatch, k) => (shares[swatch] += cells.share[k]));
+  const all = colourCells(picture);
+  const cells = within ? colourCells(picture, within) : all;
+  const colours = found(grown(cells, count, keep, lean), keep);
+  const centres = centresOf(colours, colours.length);
+  const { owner, mean } = assign(asTones(all), centres);
+  const places = homes(picture, all, owner, colours.length);
+  const shares = new Float64Array(colours.length);
+  owner.forEach((swatch, k) => (shares[swatch] += all.share[k]));
   return {
-    swatches: places.map((home, i) => ({
-      colour: { L: ordered[i * 3], a: ordered[i * 3 + 1], b: ordered[i * 3 + 2] },
+    swatches: colours.map((colour, i) => ({
+      colour,
       share: Math.min(1, shares[i]),
-      home,
+      home: places[i],
     })),
-    meanDifference: meanDifference(cells, ordered, owner),
+    meanDifference: mean,
   };
 }
 
-/** How many of the free swatches may go to accents: none of two or three, then about a third. */
-function accentSlots(free: number): number {
-  return free < 4 ? 0 : Math.round(free / 3);
+/** Every cell as a tone of its own. */
+export function asTones({ share, lab, din }: Cells) {
+  return { weight: share, lab, din };
 }
 
-/**
- * k-means on the whole count first: an accent it finds by itself needs no help. For what it lost,
- * the averages are settled anew on fewer centres, with the accents held.
- */
-function withAccents(cells: Cells, count: number, kept: readonly number[]): Centres {
-  const full = settle(cells, seedCentres(cells, count, kept)).centres;
-  const free = count - kept.length / 3;
-  const lost = findAccents(cells, full.oklab).slice(0, accentSlots(free));
-  if (lost.length === 0) return full;
-  const held = [...kept, ...lost.flatMap((accent) => accent.oklab)];
-  const settled = settle(cells, seedCentres(cells, count, held)).centres;
-  return { oklab: settled.oklab, fixed: kept.length / 3 };
+/** The palette of a picture's cells at `count`, or before, where it can grow no further. */
+function grown(cells: Cells, count: number, keep: readonly Oklab[], lean: Lean): Settled {
+  const tones = tonesOf(cells, leanWeights(cells, lean));
+  const most = Math.max(count, keep.length);
+  let last: Settled | null = null;
+  for (const settled of growing(tones, keep, most, heldBack(cells, lean))) last = settled;
+  if (!last) throw new RangeError('nothing to extract from');
+  return last;
 }
 
-/** The kept centres as they stand, the rest from dark to light. */
-function darkToLight({ oklab, fixed }: Centres): number[] {
-  const found: number[][] = [];
-  for (let at = fixed * 3; at < oklab.length; at += 3) found.push(oklab.slice(at, at + 3));
-  found.sort((one, other) => one[0] - other[0] || one[1] - other[1] || one[2] - other[2]);
-  return [...oklab.slice(0, fixed * 3), ...found.flat()];
+/** The accents that are to be kept, and how much they may cost. */
+function heldBack(
+  cells: Cells,
+  lean: Lean,
+): { accents: Accent[]; cost: (count: number) => number } {
+  if (lean === 'balanced') return { accents: findAccents(cells), cost: balancedCost };
+  if (lean === 'accents') return { accents: findAccents(cells), cost: () => Infinity };
+  return { accents: [], cost: () => 0 };
 }
 
-function meanDifference(cells: Cells, oklab: readonly number[], owner: Uint8Array): number {
-  const labs = Array.from({ length: oklab.length / 3 }, (_, i) =>
-    labFromOklab({ L: oklab[i * 3], a: oklab[i * 3 + 1], b: oklab[i * 3 + 2] }),
+/** By how much of its mean difference a palette of so many colours may fall behind for an accent. */
+function balancedCost(count: number): number {
+  if (count <= 3) return 0;
+  return count <= 5 ? 0.12 : count <= 7 ? 0.08 : 0.045;
+}
+
+/** The kept colours as they stand, the rest from dark to light. */
+function found({ centres }: Settled, keep: readonly Oklab[]): Oklab[] {
+  const rest = Array.from({ length: centres.count - keep.length }, (_, i) =>
+    oklabFromLab(labAt(centres.lab, keep.length + i)),
   );
-  let mean = 0;
-  for (let k = 0; k < owner.length; k++) {
-    const { L, a, b } = labs[owner[k]];
-    mean +=
-      cells.share[k] *
-      ciede2000Of(cells.lab[k * 3], cells.lab[k * 3 + 1], cells.lab[k * 3 + 2], L, a, b);
-  }
-  return mean;
+  rest.sort((one, other) => one.L - other.L || one.a - other.a || one.b - other.b);
+  return [...keep, ...rest];
 }

@@ -2,6 +2,8 @@ import { OPAQUE, type Picture } from '../picture/picture';
 import type { Place } from '../picture/framing';
 import { CELL_SPACE, cellOf, type Cells } from './cells';
 
+/** Above this many pixels on the longer side every second one in either direction tells enough. */
+const FINE = 800;
 /** The side of the squares that are compared, as a share of the longer side. */
 const SQUARES = 40;
 
@@ -21,9 +23,10 @@ export function homes(
   const across = Math.ceil(width / side);
   const down = Math.ceil(height / side);
   const counts = new Uint32Array(across * down * swatches);
-  for (let y = 0; y < height; y++) {
+  const step = Math.max(width, height) > FINE ? 2 : 1;
+  for (let y = 0; y < height; y += step) {
     const row = Math.floor(y / side) * across;
-    for (let x = 0; x < width; x++) {
+    for (let x = 0; x < width; x += step) {
       const i = (y * width + x) * 4;
       if (data[i + 3] < OPAQUE) continue;
       const swatch = ownerOfCell[cellOf(data[i], data[i + 1], data[i + 2])];

@@ -1,7 +1,8 @@
 import type { Oklab } from '../colour/oklab';
 import { OPAQUE, type Picture } from '../picture/picture';
 import { CELL_SPACE, cellOf, colourCells } from './cells';
-import { owners } from './cluster';
+import { assign, centresOf } from './centres';
+import { asTones } from './extract';
 
 /** Marks a transparent pixel in a map of swatches. */
 export const NO_SWATCH = 255;
@@ -9,10 +10,7 @@ export const NO_SWATCH = 255;
 /** The number of the nearest colour for each pixel, `NO_SWATCH` where it is transparent. */
 export function swatchMap(picture: Picture, colours: readonly Oklab[]): Uint8Array {
   const cells = colourCells(picture);
-  const owner = owners(
-    cells,
-    colours.flatMap(({ L, a, b }) => [L, a, b]),
-  );
+  const { owner } = assign(asTones(cells), centresOf(colours, colours.length));
   const ownerOfCell = new Uint8Array(CELL_SPACE);
   cells.id.forEach((id, k) => (ownerOfCell[id] = owner[k]));
   const { data } = picture;

@@ -30,10 +30,10 @@ export function usePalette() {
       setBusy(true);
       try {
         const keep = document().palette.swatches.filter(staysOnExtraction);
-        const { swatches } = await room.desk.extract(
+        const { swatches } = await room.desk.extract({
           count,
-          keep.map((swatch) => swatch.colour),
-        );
+          keep: keep.map((swatch) => swatch.colour),
+        });
         const areas = swatches.map(({ home }) => home && room.originalArea(home, HOME_RADIUS));
         const stayed = document()
           .palette.swatches.filter(staysOnExtraction)

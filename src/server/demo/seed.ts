@@ -117,7 +117,7 @@ async function extracted(document: StudyDocument, pictureId: string): Promise<St
     picture: await workingCopy(pictureId),
     development: WHOLE_PICTURE,
     values: document.values,
-    palette: { count: document.palette.count, keep: [] },
+    palette: { count: document.palette.count },
     colours: null,
   });
   return palette ? withPalette(document, palette) : document;

@@ -56,7 +56,7 @@ export async function bringIn(
         picture: working,
         development: WHOLE_PICTURE,
         values: first.values,
-        palette: { count: first.palette.count, keep: [] },
+        palette: { count: first.palette.count },
         colours: null,
       },
       signal,

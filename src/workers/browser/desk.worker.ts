@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
 import type { Oklab } from '@/core/colour/oklab';
-import { extractPalette, type Extraction } from '@/core/palette/extract';
+import { extractPalette, type Extraction, type ExtractionSettings } from '@/core/palette/extract';
 import { mapShares, NO_SWATCH, swatchMap } from '@/core/palette/swatch-map';
 import { components, type Component } from '@/core/picture/components';
 import { develop, type Development } from '@/core/picture/develop';
@@ -76,8 +76,8 @@ const desk = {
   ...valueCalls(current, handOver),
   ...colourCalls(current, handOver),
 
-  extract(count: number, keep: Oklab[]): Extraction {
-    return extractPalette(current().picture, count, keep);
+  extract(settings: ExtractionSettings): Extraction {
+    return extractPalette(current().picture, settings);
   },
 
   /** The share of the picture nearest to each colour. */

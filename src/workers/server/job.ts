@@ -1,9 +1,8 @@
-import type { Oklab } from '@/core/colour/oklab';
 import { readKeptColours, type KeptColours } from '@/core/measure/colour-study';
 import type { Correction } from '@/core/measure/light-and-shadow';
 import { readValues, type ValueReading } from '@/core/measure/values';
 import type { ZoneCut } from '@/core/measure/zones';
-import { extractPalette, type Extraction } from '@/core/palette/extract';
+import { extractPalette, type Extraction, type ExtractionSettings } from '@/core/palette/extract';
 import { develop, type Development } from '@/core/picture/develop';
 import type { Picture } from '@/core/picture/picture';
 import { framedStrokes } from '@/core/picture/strokes';
@@ -13,8 +12,8 @@ export interface ReadingJob {
   picture: Picture;
   development: Development;
   values: ZoneCut & { squint: number };
-  /** How many colours to extract, or null for none. */
-  palette: { count: number; keep: Oklab[] } | null;
+  /** What palette to extract, or null for none. */
+  palette: ExtractionSettings | null;
   /** Whether the colours are read, and what corrects their light and shadow: strokes on the original. */
   colours: { corrections: Correction[] } | null;
 }
@@ -41,6 +40,6 @@ export default function readingJob(job: ReadingJob): ReadingResult {
           picture,
         ),
       }),
-    palette: job.palette && extractPalette(picture, job.palette.count, job.palette.keep),
+    palette: job.palette && extractPalette(picture, job.palette),
   };
 }

@@ -30,7 +30,7 @@ export async function warmPool(): Promise<void> {
     picture: { width: side, height: side, data },
     development: { framing: { angle: 0, crop: null }, cast: null },
     values: { zones: 4, breaks: 'natural', squint: PLAIN_SQUINT },
-    palette: { count: 8, keep: [] },
+    palette: { count: 8 },
     colours: null,
   });
 }
