@@ -1,0 +1,80 @@
+import { atValue } from '../colour/at-value';
+import { maxChroma } from '../colour/gamut';
+import type { Oklab } from '../colour/oklab';
+import { familyOfHue, hueAtPosition, wheelPosition, type Wheel } from '../colour/wheel';
+import type { SchemeName } from '../measure/harmony';
+
+/** Where a scheme's hues stand from the key, in families round the wheel. */
+export const OFFSETS: Record<SchemeName, readonly number[]> = {
+  monochrome: [0, 0, 0],
+  analogous: [0, -1, 1],
+  'analogous with opposite accent': [0, -1, 1, 6],
+  complement: [0, 6],
+  'split complement': [0, 5, 7],
+  triad: [0, 4, 8],
+  tetrad: [0, 3, 6, 9],
+  'warm against cool': [0, 1, 6, 7],
+};
+
+export interface HarmonySettings {
+  scheme: SchemeName;
+  /** Munsell values, the key's first; they are taken in turn and begin again where there are more hues. */
+  values: readonly number[];
+  /** Share of the most that sRGB holds at each value and hue, 0–1. */
+  intensity: number;
+  /** Families that all hues, and each by itself, have been turned. */
+  turn: number;
+  turns: readonly number[];
+}
+
+/** Colours that one can use: never at full strength by themselves. */
+export const PLAIN_INTENSITY = 0.45;
+
+/** Munsell values from dark to light, the ends left to the light and the dark of the picture. */
+export function evenValues(count: number): number[] {
+  return Array.from({ length: count }, (_, i) => (count === 1 ? 5 : 3 + (5 * i) / (count - 1)));
+}
+
+/**
+ * The colours of a scheme about a key colour on a wheel. Only hues come from the scheme; values come
+ * from a plan, and intensity is a share of what each value and hue can hold. A key that is grey has
+ * the hue that it leans to.
+ */
+export function buildHarmony(key: Oklab, settings: HarmonySettings, wheel: Wheel): Oklab[] {
+  const { scheme, values, intensity, turn, turns } = settings;
+  const from = wheelPosition(wheel.hueOf(key), wheel);
+  return OFFSETS[scheme].map((offset, i) => {
+    const position = from + offset + turn + (turns[i] ?? 0);
+    const value = values[i % values.length];
+    const hue = oklchHueOn(hueAtPosition(position, wheel), value, wheel);
+    return atValue(value, hue, (L) => intensity * maxChroma(L, hue));
+  });
+}
+
+/**
+ * The OKLCH hue of a colour that stands at a hue of the wheel's own circle: the same on the painters'
+ * and the even wheel, sought on the screen's, whose hues are HSV's.
+ */
+function oklchHueOn(hue: number, value: number, wheel: Wheel): number {
+  if (wheel.id !== 'screen') return hue;
+  let best = 0;
+  let least = Infinity;
+  for (let h = 0; h < 360; h += 1) {
+    const colour = atValue(value, h, (L) => 0.6 * maxChroma(L, h));
+    const off = Math.abs(((wheel.hueOf(colour) - hue + 540) % 360) - 180);
+    if (off < least) {
+      least = off;
+      best = h;
+    }
+  }
+  return best;
+}
+
+/** The family that each hue of a scheme comes to stand in. */
+export function schemeFamilies(key: Oklab, { scheme, turn, turns }: HarmonySettings, wheel: Wheel) {
+  const from = wheelPosition(wheel.hueOf(key), wheel);
+  return OFFSETS[scheme].map(
+    (offset, i) =>
+      familyOfHue(hueAtPosition(from + offset + turn + (turns[i] ?? 0), wheel), wheel).name,
+  );
+}

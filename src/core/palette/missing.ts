@@ -1,0 +1,87 @@
+import { oklabFromLab } from '../colour/cielab';
+import type { Oklab } from '../colour/oklab';
+import type { Place } from '../picture/framing';
+import { OPAQUE, type Picture } from '../picture/picture';
+import { CELL_SPACE, cellOf, colourCells } from './cells';
+import { assign, centresOf } from './centres';
+import { growing } from './grow';
+import { homes } from './place';
+import { labAt, tonesOf } from './tones';
+import { asTones } from './extract';
+
+/** From this CIEDE2000 on a palette fails a colour: nobody would take the one for the other. */
+export const FAILS = 6;
+const MOST_MISSING = 4;
+/** Less of the picture than this is not worth a swatch. */
+const LEAST_MISSING = 0.002;
+
+export interface Missing {
+  colour: Oklab;
+  /** Of the picture, 0–1. */
+  share: number;
+  home: Place | null;
+  /** Mean CIEDE2000 to the nearest swatch. */
+  difference: number;
+}
+
+export interface Fit {
+  /** Mean CIEDE2000 between picture and palette. */
+  mean: number;
+  /** Share of the picture that the palette fails. */
+  failed: number;
+  /** What is missing most, the largest first. */
+  missing: Missing[];
+}
+
+/** How well a palette holds a picture, and which colours it fails. Throws a RangeError for no colours. */
+export function readFit(picture: Picture, colours: readonly Oklab[]): Fit {
+  if (colours.length === 0) throw new RangeError('no colours to hold the picture against');
+  const cells = colourCells(picture);
+  const { difference, mean } = assign(asTones(cells), centresOf(colours, colours.length));
+  const weights = cells.share.map((share, k) => (difference[k] > FAILS ? share : 0));
+  const failed = weights.reduce((sum, weight) => sum + weight, 0);
+  if (failed < LEAST_MISSING) return { mean, failed, missing: [] };
+
+  const tones = tonesOf(cells, weights);
+  let grown = null;
+  for (const settled of growing(tones, [], MOST_MISSING, { accents: [], cost: () => 0 }))
+    grown = settled;
+  const centres = grown?.centres;
+  if (!centres) return { mean, failed, missing: [] };
+  const found = Array.from({ length: centres.count }, (_, c) =>
+    oklabFromLab(labAt(centres.lab, c)),
+  );
+  const { owner } = assign(asTones(cells), centresOf(found, found.length));
+  const own = owner.map((centre, k) => (weights[k] > 0 ? centre : found.length));
+  const places = homes(picture, cells, own, found.length + 1);
+  const missing = found.map((colour, c): Missing => {
+    let share = 0;
+    let sum = 0;
+    for (let k = 0; k < weights.length; k++) {
+      if (own[k] !== c) continue;
+      share += weights[k];
+      sum += weights[k] * difference[k];
+    }
+    return { colour, share, home: places[c], difference: share > 0 ? sum / share : 0 };
+  });
+  return {
+    mean,
+    failed,
+    missing: missing
+      .filter(({ share }) => share >= LEAST_MISSING)
+      .sort((one, other) => other.share - one.share),
+  };
+}
+
+/** For each pixel 1 where a palette fails it, 0 where it holds, 255 where it is transparent. */
+export function failureMap(picture: Picture, colours: readonly Oklab[]): Uint8Array {
+  const cells = colourCells(picture);
+  const { difference } = assign(asTones(cells), centresOf(colours, colours.length));
+  const failsOf = new Uint8Array(CELL_SPACE);
+  cells.id.forEach((id, k) => (failsOf[id] = difference[k] > FAILS ? 1 : 0));
+  const { data } = picture;
+  const map = new Uint8Array(data.length / 4);
+  for (let i = 0, p = 0; i < data.length; i += 4, p++)
+    map[p] = data[i + 3] < OPAQUE ? 255 : failsOf[cellOf(data[i], data[i + 1], data[i + 2])];
+  return map;
+}

@@ -1,0 +1,72 @@
+import fc from 'fast-check';
+import { ciede2000 } from '../colour/ciede2000';
+import { labFromOklab } from '../colour/cielab';
+import { oklabFromHex } from '../colour/hex';
+import type { Oklab } from '../colour/oklab';
+import { anySrgb } from '../testing';
+import { mergedColour, nearDuplicates, nearestOf } from './near-duplicates';
+
+const of = (hex: string) => oklabFromHex(hex) as Oklab;
+const differs = (one: Oklab, other: Oklab) => ciede2000(labFromOklab(one), labFromOklab(other));
+
+describe('near-duplicates', () => {
+  it('finds eleven greens that are really four', () => {
+    const greens = ['#4a7a4a', '#7aa04a', '#2a4a30', '#90b890'].flatMap((hex, i) => {
+      const base = of(hex);
+      return Array.from({ length: i === 3 ? 2 : 3 }, (_, n) => ({
+        ...base,
+        L: base.L + n * 0.008,
+      }));
+    });
+    expect(greens).toHaveLength(11);
+    expect(nearDuplicates(greens, 5)).toEqual([
+      [0, 1, 2],
+      [3, 4, 5],
+      [6, 7, 8],
+      [9, 10],
+    ]);
+  });
+
+  it('joins no chain of small steps', () => {
+    const steps = Array.from({ length: 6 }, (_, i) => ({ L: 0.4 + i * 0.03, a: 0, b: 0 }));
+    for (const group of nearDuplicates(steps, 5))
+      expect(differs(steps[group[0]], steps[group[group.length - 1]])).toBeLessThanOrEqual(5);
+    expect(nearDuplicates(steps, 5).flat().length).toBeGreaterThan(2);
+  });
+
+  it('has every two of a group within the threshold, and none when all are farther', () => {
+    fc.assert(
+      fc.property(
+        fc.array(anySrgb, { maxLength: 14 }),
+        fc.double({ min: 1, max: 15, noNaN: true }),
+        (colours, threshold) => {
+          const groups = nearDuplicates(colours, threshold);
+          for (const group of groups)
+            for (const i of group)
+              for (const j of group)
+                expect(differs(colours[i], colours[j])).toBeLessThanOrEqual(threshold);
+          expect(new Set(groups.flat()).size).toBe(groups.flat().length);
+          // Nothing is left that could still be joined to a single one.
+          const left = colours.map((_, i) => i).filter((i) => !groups.flat().includes(i));
+          for (const i of left)
+            for (const j of left)
+              if (i < j) expect(differs(colours[i], colours[j])).toBeGreaterThan(threshold);
+        },
+      ),
+    );
+  });
+
+  it('merges by share, and evenly where none has any', () => {
+    const one = { L: 0.2, a: 0.1, b: 0 };
+    const other = { L: 0.6, a: -0.1, b: 0.2 };
+    expect(mergedColour([one, other], [0.3, 0.1]).L).toBeCloseTo(0.3, 12);
+    expect(mergedColour([one, other], [0, 0]).a).toBeCloseTo(0, 12);
+  });
+
+  it('knows the nearest of some', () => {
+    const colours = ['#203050', '#c04030', '#f0e0c0'].map(of);
+    expect(nearestOf(of('#c24434'), colours)).toMatchObject({ index: 1 });
+    expect(nearestOf(of('#c24434'), colours)?.difference).toBeLessThan(2);
+    expect(nearestOf(of('#000000'), [])).toBeNull();
+  });
+});

@@ -1,0 +1,140 @@
+import { ciede2000 } from '../colour/ciede2000';
+import { oklabFromLab } from '../colour/cielab';
+import { NEUTRAL_CHROMA } from '../colour/intensity';
+import { linearFromOklab, oklabFromLinear, oklchFromOklab, type Oklab } from '../colour/oklab';
+import { valueOfOklab } from '../colour/value';
+import { familyOf, type Wheel } from '../colour/wheel';
+import type { Picture } from '../picture/picture';
+import { colourCells } from './cells';
+import { centresOf } from './centres';
+import { labAt, tonesOf, type Tones } from './tones';
+
+export const FEWEST_LIMITED = 3;
+export const MOST_LIMITED = 8;
+/** As many parts of one colour go to one part of another. */
+const MOST_PARTS = 32;
+const WHITE: Oklab = { L: 0.985, a: 0, b: 0.004 };
+/** No paint swallows all light. */
+const DARKEST = 0.003;
+/** Reached: within this CIEDE2000 of a mix. */
+const REACHED = 5;
+/** A field's rows: values by twos. */
+export const FIELD_ROWS = 5;
+
+export interface Reach {
+  /** The strongest mix of each two values (rows from dark to light) and each family of the wheel; null where there is none. */
+  field: ({ colour: Oklab; chroma: number } | null)[][];
+  /** Share of the picture within CIEDE2000 5 of a mix, 0–1. */
+  reached: number;
+  /** What is not reached: its mean colour and share of the picture; null when all is reached. */
+  beyond: { colour: Oklab; share: number } | null;
+  mixes: number;
+}
+
+/**
+ * What three to eight colours can make, with white and the darkest of them: all mixes of two and of
+ * three. Light reflected in three bands, each mixed by single-constant Kubelka–Munk: near enough to
+ * say what is out of reach, not to say in which parts.
+ * Source: P. Kubelka, F. Munk, "Ein Beitrag zur Optik der Farbanstriche", Zeitschrift für technische
+ * Physik 12, 1931.
+ */
+export function readReach(picture: Picture, colours: readonly Oklab[], wheel: Wheel): Reach {
+  if (colours.length < FEWEST_LIMITED || colours.length > MOST_LIMITED)
+    throw new RangeError(
+      `${colours.length} colours; a limited palette has ${FEWEST_LIMITED} to ${MOST_LIMITED}`,
+    );
+  const mixes = allMixes([...colours, WHITE]);
+  const cells = colourCells(picture);
+  const tones = tonesOf(cells, cells.share);
+  const near = nearestMix(tones, mixes);
+  const lost = Array.from(near.keys()).filter((k) => near[k] > REACHED);
+  const share = lost.reduce((sum, k) => sum + tones.weight[k], 0);
+  const mean = (c: number) =>
+    lost.reduce((sum, k) => sum + tones.weight[k] * tones.lab[k * 3 + c], 0) / share;
+  return {
+    field: fieldOf(mixes, wheel),
+    reached: Math.max(0, 1 - share),
+    beyond:
+      share > 1e-6 ? { share, colour: oklabFromLab({ L: mean(0), a: mean(1), b: mean(2) }) } : null,
+    mixes: mixes.length,
+  };
+}
+
+function fieldOf(mixes: readonly Oklab[], wheel: Wheel): Reach['field'] {
+  const field: Reach['field'] = Array.from({ length: FIELD_ROWS }, () =>
+    wheel.families.map(() => null),
+  );
+  for (const colour of mixes) {
+    const chroma = oklchFromOklab(colour).C;
+    if (chroma < NEUTRAL_CHROMA) continue;
+    const row = Math.min(FIELD_ROWS - 1, Math.floor((valueOfOklab(colour) / 10) * FIELD_ROWS));
+    const family = familyOf(colour, wheel).index;
+    if (chroma > (field[row][family]?.chroma ?? 0)) field[row][family] = { colour, chroma };
+  }
+  return field;
+}
+
+/**
+ * The colours themselves and their mixes of two and of three. A strong stainer is added by the speck,
+ * so parts go by doubling, from one in thirty-two to thirty-two to one.
+ */
+export function allMixes(colours: readonly Oklab[]): Oklab[] {
+  const absorbing = colours.map((colour) => {
+    const { r, g, b } = linearFromOklab(colour);
+    return [r, g, b].map((R) => ratioOf(Math.min(0.998, Math.max(DARKEST, R))));
+  });
+  const mixed = (which: readonly number[], parts: readonly number[]): Oklab => {
+    const all = parts.reduce((sum, part) => sum + part, 0);
+    const [r, g, b] = [0, 1, 2].map((band) =>
+      reflected(which.reduce((sum, i, k) => sum + (parts[k] / all) * absorbing[i][band], 0)),
+    );
+    return oklabFromLinear({ r, g, b });
+  };
+  const mixes = [...colours];
+  for (let i = 0; i < colours.length; i++)
+    for (let j = i + 1; j < colours.length; j++) {
+      for (const parts of partsOf(2)) mixes.push(mixed([i, j], parts));
+      for (let k = j + 1; k < colours.length; k++)
+        for (const parts of partsOf(3)) mixes.push(mixed([i, j, k], parts));
+    }
+  return mixes;
+}
+
+/** All parts of so many colours that are powers of two up to `MOST_PARTS`, one of them being 1. */
+function partsOf(count: number): number[][] {
+  const powers: number[] = [];
+  for (let part = 1; part <= MOST_PARTS; part *= 2) powers.push(part);
+  let all: number[][] = [[]];
+  for (let n = 0; n < count; n++)
+    all = all.flatMap((parts) => powers.map((part) => [...parts, part]));
+  return all.filter((parts) => Math.min(...parts) === 1);
+}
+
+/** K/S of a thick layer that reflects R. */
+function ratioOf(R: number): number {
+  return (1 - R) ** 2 / (2 * R);
+}
+
+function reflected(ratio: number): number {
+  return 1 + ratio - Math.sqrt(ratio * ratio + 2 * ratio);
+}
+
+/** For each tone the CIEDE2000 to the mix that DIN99d says is nearest. */
+function nearestMix({ weight, lab, din }: Tones, mixes: readonly Oklab[]): Float64Array {
+  const { lab: mixLab, din: mixDin, count } = centresOf(mixes, mixes.length);
+  return Float64Array.from(weight, (_, k) => {
+    let nearest = 0;
+    let least = Infinity;
+    for (let m = 0; m < count; m++) {
+      const L = din[k * 3] - mixDin[m * 3];
+      const a = din[k * 3 + 1] - mixDin[m * 3 + 1];
+      const b = din[k * 3 + 2] - mixDin[m * 3 + 2];
+      const away = L * L + a * a + b * b;
+      if (away < least) {
+        least = away;
+        nearest = m;
+      }
+    }
+    return ciede2000(labAt(lab, k), labAt(mixLab, nearest));
+  });
+}
