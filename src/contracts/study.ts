@@ -1,6 +1,11 @@
 import { z } from 'zod';
+import { WHEEL_IDS } from '@/core/colour/wheel';
 import { SCHEMES } from '@/core/measure/harmony';
 import { BREAKS, FEWEST_ZONES, MOST_ZONES } from '@/core/measure/zones';
+import { RULES } from '@/core/palette/derived';
+import { FEWEST_STEPS, MOST_STEPS } from '@/core/palette/ladder';
+import { LEANS } from '@/core/palette/lean';
+import { PLAIN_TARGET, ROLES } from '@/core/palette/proportion';
 import { MOST_SQUINT, PLAIN_SQUINT } from '@/core/picture/squint';
 import { areaSchema, oklabSchema } from './colour';
 
@@ -17,6 +22,7 @@ export const KEYS = ['low', 'middle', 'high'] as const;
 export const RANGES = ['short', 'medium', 'full'] as const;
 export const MOST_AIMS = 2;
 export const MOST_TRAY = 64;
+export const MOST_POINTS = 400;
 
 const fraction = z.number().min(0).max(1);
 
@@ -38,24 +44,91 @@ export const framingSchema = z.object({
 /** Something that ought to be grey: where, and the colour it has in the uncorrected picture. */
 export const neutralPointSchema = areaSchema.extend({ cast: oklabSchema });
 
-export const traySwatchSchema = z.object({
-  id: z.string().min(1).max(40),
+const idSchema = z.string().min(1).max(40);
+const munsell = z.number().min(0).max(10);
+
+/** What a swatch follows while it is linked: a tone of a set, or another swatch by a rule. */
+export const followsSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('set'), id: idSchema, index: z.number().int().min(0).max(15) }),
+  z.object({
+    kind: z.literal('rule'),
+    from: idSchema,
+    rule: z.enum(RULES),
+    amount: fraction,
+    warmth: z.number().min(-1).max(1),
+    wheel: z.enum(WHEEL_IDS),
+  }),
+]);
+export type Follows = z.infer<typeof followsSchema>;
+
+const leafSwatchSchema = z.object({
+  id: idSchema,
   name: z.string().trim().min(1).max(200),
   note: z.string().max(4000),
   colour: oklabSchema,
   /** Share of the picture nearest to it. */
   share: fraction.nullable(),
   locked: z.boolean(),
-  origin: z.enum(['extracted', 'picked', 'brought in']),
+  origin: z.enum(['extracted', 'picked', 'brought in', 'built', 'merged']),
+  /** What it is for. */
+  role: z.enum(ROLES).nullable().default(null),
+  follows: followsSchema.nullable().default(null),
+  /** The colours that make a picked area's average, the largest first. */
+  components: z
+    .array(z.object({ colour: oklabSchema, share: fraction }))
+    .max(4)
+    .default([]),
   /** Where it was taken, or where most of it stands. */
   area: areaSchema.nullable(),
   /** Mean CIEDE2000 within the picked area; null for one that was not picked. */
   spread: z.number().min(0).nullable(),
 });
-export type TraySwatch = z.infer<typeof traySwatchSchema>;
+type LeafSwatch = z.infer<typeof leafSwatchSchema>;
+export interface TraySwatch extends LeafSwatch {
+  /** What it was merged from, each as it was, with its place in the tray; none for one that was not. */
+  parts: { at: number; swatch: TraySwatch }[];
+}
+export const traySwatchSchema: z.ZodType<TraySwatch> = leafSwatchSchema.extend({
+  parts: z
+    .array(z.object({ at: z.number().int().min(0), swatch: z.lazy(() => traySwatchSchema) }))
+    .max(MOST_TRAY)
+    .default([]),
+});
+
+/** A group of swatches that moves as one: tones of one colour, or the hues of a scheme about a key. */
+export const setSchema = z.discriminatedUnion('kind', [
+  z.object({
+    id: idSchema,
+    kind: z.literal('ladder'),
+    colour: oklabSchema,
+    settings: z.object({
+      steps: z.number().int().min(FEWEST_STEPS).max(MOST_STEPS),
+      from: munsell,
+      to: munsell,
+      drift: z.number().min(-60).max(60),
+      swing: z.number().min(-180).max(180),
+      intensity: z.number().min(0).max(2),
+      taper: fraction,
+    }),
+  }),
+  z.object({
+    id: idSchema,
+    kind: z.literal('harmony'),
+    colour: oklabSchema,
+    wheel: z.enum(WHEEL_IDS),
+    settings: z.object({
+      scheme: z.enum(SCHEMES),
+      values: z.array(munsell).min(1).max(12),
+      intensity: fraction,
+      turn: z.number().min(-6).max(6),
+      turns: z.array(z.number().min(-6).max(6)).max(12),
+    }),
+  }),
+]);
+export type PaletteSet = z.infer<typeof setSchema>;
+export const MOST_SETS = 16;
 
 export const MOST_CORRECTIONS = 200;
-export const MOST_POINTS = 400;
 
 /** A hand's correction of what is light and what is shadow; places and radius are of the original. */
 export const correctionSchema = z.object({
@@ -107,6 +180,18 @@ export const studyDocumentSchema = z.object({
   palette: z.object({
     count: z.number().int().min(2).max(16),
     swatches: z.array(traySwatchSchema).max(MOST_TRAY),
+    /** What extraction looks at most. */
+    lean: z.enum(LEANS).default('balanced'),
+    /** The loop that extraction looks within, on the original; null looks at all. */
+    region: z
+      .array(z.object({ x: z.number(), y: z.number() }))
+      .min(3)
+      .max(MOST_POINTS)
+      .nullable()
+      .default(null),
+    /** What main, second and accent are to take of the three. */
+    target: z.object({ main: fraction, second: fraction, accent: fraction }).default(PLAIN_TARGET),
+    sets: z.array(setSchema).max(MOST_SETS).default([]),
   }),
 });
 export type StudyDocument = z.infer<typeof studyDocumentSchema>;
@@ -125,7 +210,14 @@ export function newDocument(title: string): StudyDocument {
     neutral: null,
     values: { zones: 4, breaks: 'natural', thresholds: [], squint: PLAIN_SQUINT },
     lightAndShadow: { corrections: [] },
-    palette: { count: 8, swatches: [] },
+    palette: {
+      count: 8,
+      swatches: [],
+      lean: 'balanced',
+      region: null,
+      target: PLAIN_TARGET,
+      sets: [],
+    },
   };
 }
 

@@ -1,6 +1,4 @@
 import fc from 'fast-check';
-import { oklabFromHex } from '@/core/colour/hex';
-import type { Oklab } from '@/core/colour/oklab';
 import { anySrgb } from '@/core/testing';
 import {
   MOST_TRAY,
@@ -14,35 +12,15 @@ import {
   applyExtraction,
   editSwatch,
   moveSwatch,
-  removeSwatch,
   staysOnExtraction,
   withShares,
 } from './edits';
+import { removeSwatches } from './palette-edits';
 import { libraryFrom } from './library';
+import { ids, of, swatch, withTray } from './testing/trays';
 
-const of = (hex: string) => oklabFromHex(hex) as Oklab;
 let made = 0;
 const newId = () => `new-${++made}`;
-
-function swatch(id: string, hex: string, part: Partial<TraySwatch> = {}): TraySwatch {
-  return {
-    id,
-    name: id,
-    note: '',
-    colour: of(hex),
-    share: 0.2,
-    locked: false,
-    origin: 'extracted',
-    area: null,
-    spread: null,
-    ...part,
-  };
-}
-function withTray(...swatches: TraySwatch[]): StudyDocument {
-  const document = newDocument('A study');
-  return { ...document, palette: { ...document.palette, swatches } };
-}
-const ids = (document: StudyDocument) => document.palette.swatches.map(({ id }) => id);
 
 describe('extracting again', () => {
   const tray = withTray(
@@ -128,7 +106,7 @@ describe('the tray', () => {
     expect(ids(moveSwatch(tray, 'c', -5))).toEqual(['c', 'a', 'b']);
     expect(moveSwatch(tray, 'a', 0)).toBe(tray);
     expect(moveSwatch(tray, 'nobody', 1)).toBe(tray);
-    expect(ids(removeSwatch(tray, 'b'))).toEqual(['a', 'c']);
+    expect(ids(removeSwatches(tray, new Set(['b'])))).toEqual(['a', 'c']);
     expect(editSwatch(tray, 'b', { name: 'fog' }).palette.swatches.map(({ name }) => name)).toEqual(
       ['a', 'fog', 'c'],
     );

@@ -7,7 +7,7 @@ import type { Extraction } from '@/core/palette/extract';
 import { MOST_TRAY, type StudyDocument, type TraySwatch } from '@/contracts/study';
 
 /** An extracted swatch this near (CIEDE2000) to one it replaces is the same colour to a painter, and keeps its name. */
-const SAME_COLOUR = 3;
+const SAME_COLOUR = 5;
 
 /** The radius that a place found by extraction is shown with, as a share of the diagonal. */
 export const HOME_RADIUS = 0.015;
@@ -19,7 +19,14 @@ export function staysOnExtraction(swatch: TraySwatch): boolean {
   return swatch.locked || swatch.origin !== 'extracted';
 }
 
-function withSwatches(document: StudyDocument, swatches: TraySwatch[]): StudyDocument {
+/** What a swatch that is merely a colour has nothing to say of. */
+export const UNTOLD = { role: null, follows: null, components: [], parts: [] };
+
+/** A swatch that is to be named by the tray; what it has nothing to say of may be left out. */
+export type NewSwatch = Omit<TraySwatch, 'name' | keyof typeof UNTOLD> &
+  Partial<Pick<TraySwatch, keyof typeof UNTOLD>>;
+
+export function withSwatches(document: StudyDocument, swatches: TraySwatch[]): StudyDocument {
   return { ...document, palette: { ...document.palette, swatches } };
 }
 
@@ -58,12 +65,17 @@ export function applyExtraction(
       origin: 'extracted',
       area: areas[staying.length + i],
       spread: null,
+      ...UNTOLD,
+      role: heir?.role ?? null,
     };
   });
-  const all = [...kept, ...extracted].sort(
-    (one, other) => valueOfOklab(one.colour) - valueOfOklab(other.colour),
-  );
-  return { ...document, palette: { count, swatches: all } };
+  // What stays keeps its order; what is new goes where its value is.
+  const now = new Map([...kept, ...extracted].map((swatch) => [swatch.id, swatch]));
+  const old = swatches.flatMap(({ id }) => now.get(id) ?? []);
+  const all = extracted
+    .filter((_, i) => !heirs[i])
+    .reduce((tray, swatch) => byValueInto(tray, swatch), old);
+  return { ...document, palette: { ...document.palette, count, swatches: all } };
 }
 
 /** For each new colour the nearest old swatch within reach, each old one used once. */
@@ -85,11 +97,15 @@ function inherit(colours: readonly Oklab[], old: readonly TraySwatch[]): (TraySw
   });
 }
 
+/** Puts a swatch before the first that is lighter. */
+export function byValueInto(tray: readonly TraySwatch[], swatch: TraySwatch): TraySwatch[] {
+  const value = valueOfOklab(swatch.colour);
+  const lighter = tray.findIndex((other) => valueOfOklab(other.colour) > value);
+  return tray.toSpliced(lighter < 0 ? tray.length : lighter, 0, swatch);
+}
+
 /** Adds a swatch at its place by value. Throws a RangeError when the tray is full. */
-export function addSwatch(
-  document: StudyDocument,
-  swatch: Omit<TraySwatch, 'name'>,
-): StudyDocument {
+export function addSwatch(document: StudyDocument, swatch: NewSwatch): StudyDocument {
   const { swatches } = document.palette;
   if (swatches.length >= MOST_TRAY)
     throw new RangeError(`The tray holds ${MOST_TRAY} swatches. Delete one to make room.`);
@@ -97,23 +113,13 @@ export function addSwatch(
     [swatch.colour],
     swatches.map((other) => other.name),
   );
-  const value = valueOfOklab(swatch.colour);
-  const lighter = swatches.findIndex((other) => valueOfOklab(other.colour) > value);
-  const at = lighter < 0 ? swatches.length : lighter;
-  return withSwatches(document, swatches.toSpliced(at, 0, { ...swatch, name }));
-}
-
-export function removeSwatch(document: StudyDocument, id: string): StudyDocument {
-  return withSwatches(
-    document,
-    document.palette.swatches.filter((swatch) => swatch.id !== id),
-  );
+  return withSwatches(document, byValueInto(swatches, { ...UNTOLD, ...swatch, name }));
 }
 
 export function editSwatch(
   document: StudyDocument,
   id: string,
-  part: Partial<Pick<TraySwatch, 'name' | 'note' | 'locked'>>,
+  part: Partial<Pick<TraySwatch, 'name' | 'note' | 'locked' | 'role'>>,
 ): StudyDocument {
   return withSwatches(
     document,

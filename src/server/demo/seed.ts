@@ -55,7 +55,7 @@ async function seedStudy(entry: StoryStudy, onKeeping: () => void): Promise<void
   const id = demoId('study', entry.picture);
   const untold = newDocument(titleOf(entry.picture));
   const count = entry.count ?? untold.palette.count;
-  const first: StudyDocument = { ...untold, ...entry.about, palette: { count, swatches: [] } };
+  const first: StudyDocument = { ...untold, ...entry.about, palette: { ...untold.palette, count } };
   const brought = await bringIn(await readDemoPicture(entry.picture), entry.picture, {
     studyId: id,
     document: first,

@@ -16,7 +16,20 @@ export interface Merged<T> {
 }
 
 /** Objects that only mean something whole: half of one crop and half of another is neither. */
-const WHOLE_KEYS = new Set(['crop', 'neutral', 'colour', 'area', 'provenance', 'values']);
+const WHOLE_KEYS = new Set([
+  'crop',
+  'neutral',
+  'colour',
+  'area',
+  'provenance',
+  'values',
+  'region',
+  'target',
+  'settings',
+  'follows',
+  'components',
+  'parts',
+]);
 
 /** What follows from the rest and is put right after a merge: not worth a word to the person. */
 const DERIVED_KEYS = new Set(['share']);

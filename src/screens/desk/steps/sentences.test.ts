@@ -22,6 +22,10 @@ const swatch = (hex: string, share: number | null, name = hex): TraySwatch => ({
   origin: 'extracted',
   area: null,
   spread: null,
+  role: null,
+  follows: null,
+  components: [],
+  parts: [],
 });
 
 describe('findings', () => {

@@ -1,0 +1,192 @@
+import { paletteNames } from '@/core/colour/name';
+import type { Oklab } from '@/core/colour/oklab';
+import { valueOfOklab } from '@/core/colour/value';
+import { PAINTERS_WHEEL, wheelPosition } from '@/core/colour/wheel';
+import { mergedColour } from '@/core/palette/near-duplicates';
+import type { Role } from '@/core/palette/proportion';
+import { MOST_TRAY, type StudyDocument, type TraySwatch } from '@/contracts/study';
+import { addSwatch, byValueInto, UNTOLD, withSwatches, type NewId, type NewSwatch } from './edits';
+
+export const ORDERS = ['value', 'family', 'share'] as const;
+export type Order = (typeof ORDERS)[number];
+
+type Ids = ReadonlySet<string>;
+
+/** Adds several at once, each at its place by value. Throws a RangeError when the tray has no room for all. */
+export function addSwatches(
+  document: StudyDocument,
+  swatches: readonly NewSwatch[],
+): StudyDocument {
+  if (document.palette.swatches.length + swatches.length > MOST_TRAY)
+    throw new RangeError(
+      `The tray holds ${MOST_TRAY} swatches; there is no room for ${swatches.length} more. Delete some first.`,
+    );
+  return swatches.reduce(addSwatch, document);
+}
+
+/** Takes swatches out; what followed them stays as it is and follows nothing. */
+export function removeSwatches(document: StudyDocument, ids: Ids): StudyDocument {
+  return withSwatches(
+    document,
+    document.palette.swatches
+      .filter(({ id }) => !ids.has(id))
+      .map((swatch) =>
+        swatch.follows?.kind === 'rule' && ids.has(swatch.follows.from)
+          ? { ...swatch, follows: null }
+          : swatch,
+      ),
+  );
+}
+
+/** Changes some swatches alike. */
+export function editSwatches(
+  document: StudyDocument,
+  ids: Ids,
+  part: { locked?: boolean; role?: Role | null },
+): StudyDocument {
+  return withSwatches(
+    document,
+    document.palette.swatches.map((swatch) =>
+      ids.has(swatch.id) ? { ...swatch, ...part } : swatch,
+    ),
+  );
+}
+
+/** Gives each swatch a role, in the order of the tray. */
+export function withRoles(document: StudyDocument, roles: readonly (Role | null)[]): StudyDocument {
+  return withSwatches(
+    document,
+    document.palette.swatches.map((swatch, i) => ({ ...swatch, role: roles[i] ?? null })),
+  );
+}
+
+/** Puts the tray in order: dark to light, round the wheel (neutrals first), or by share, the largest first. */
+export function ordered(document: StudyDocument, order: Order): StudyDocument {
+  const place = {
+    value: ({ colour }: TraySwatch) => valueOfOklab(colour),
+    family: ({ colour }: TraySwatch) =>
+      Math.hypot(colour.a, colour.b) < 0.02
+        ? valueOfOklab(colour) / 10 - 1
+        : wheelPosition(PAINTERS_WHEEL.hueOf(colour), PAINTERS_WHEEL),
+    share: ({ share }: TraySwatch) => -(share ?? 0),
+  }[order];
+  return withSwatches(
+    document,
+    document.palette.swatches.toSorted((one, other) => place(one) - place(other)),
+  );
+}
+
+/**
+ * Makes one of several: their mean by share, their shares together, their notes one under the other;
+ * the name of the largest. It stands where the first stood and keeps them, to be taken apart again.
+ */
+export function mergeSwatches(document: StudyDocument, ids: Ids, newId: NewId): StudyDocument {
+  const { swatches } = document.palette;
+  const parts = swatches.flatMap((swatch, at) => (ids.has(swatch.id) ? [{ at, swatch }] : []));
+  if (parts.length < 2) return document;
+  const members = parts.map(({ swatch }) => swatch);
+  const shares = members.map(({ share }) => share ?? 0);
+  const largest = members[shares.indexOf(Math.max(...shares))];
+  const notes = members.map(({ note }) => note.trim()).filter(Boolean);
+  const merged: TraySwatch = {
+    ...UNTOLD,
+    id: newId(),
+    name: largest.name,
+    note: Array.from(new Set(notes)).join('\n').slice(0, 4000),
+    colour: mergedColour(
+      members.map(({ colour }) => colour),
+      shares,
+    ),
+    share: members.some(({ share }) => share !== null)
+      ? Math.min(
+          1,
+          shares.reduce((sum, share) => sum + share, 0),
+        )
+      : null,
+    locked: members.some(({ locked }) => locked),
+    origin: 'merged',
+    role: largest.role,
+    area: largest.area,
+    spread: null,
+    parts,
+  };
+  const left = swatches.filter(({ id }) => !ids.has(id));
+  return withSwatches(document, left.toSpliced(Math.min(parts[0].at, left.length), 0, merged));
+}
+
+/** Puts back what a swatch was merged from, each as it was; at their old places if nothing else has moved. */
+export function takeApart(document: StudyDocument, id: string): StudyDocument {
+  const { swatches } = document.palette;
+  const merged = swatches.find((swatch) => swatch.id === id);
+  if (!merged || merged.parts.length === 0) return document;
+  if (swatches.length - 1 + merged.parts.length > MOST_TRAY)
+    throw new RangeError(
+      `The tray holds ${MOST_TRAY} swatches. Delete some to take this one apart.`,
+    );
+  const left = swatches.filter((swatch) => swatch.id !== id);
+  return withSwatches(
+    document,
+    merged.parts.reduce((tray, { at, swatch }) => tray.toSpliced(at, 0, swatch), left),
+  );
+}
+
+/** Puts the colours that make a picked area in place of its average: a flat brown becomes its browns. */
+export function replaceByComponents(
+  document: StudyDocument,
+  id: string,
+  newId: NewId,
+): StudyDocument {
+  const { swatches } = document.palette;
+  const at = swatches.findIndex((swatch) => swatch.id === id);
+  const components = swatches[at]?.components ?? [];
+  if (components.length < 2) return document;
+  if (swatches.length - 1 + components.length > MOST_TRAY)
+    throw new RangeError(`The tray holds ${MOST_TRAY} swatches. Delete some to make room.`);
+  const whole = swatches[at];
+  const names = paletteNames(
+    components.map(({ colour }) => colour),
+    swatches.filter((swatch) => swatch.id !== id).map(({ name }) => name),
+  );
+  const fresh = components.map(({ colour }, i): TraySwatch => ({
+    ...whole,
+    ...UNTOLD,
+    id: newId(),
+    name: names[i],
+    colour,
+    share: null,
+    spread: null,
+  }));
+  return withSwatches(document, fresh.reduce(byValueInto, swatches.toSpliced(at, 1)));
+}
+
+/** Paper white a touch warm, and a dark short of black: what nearly every palette wants at its ends. */
+export const PAPER_LIGHT: Oklab = { L: 0.965, a: 0.001, b: 0.009 };
+export const DARKEST_DARK: Oklab = { L: 0.185, a: 0.002, b: -0.006 };
+
+/** Adds a light or a dark for the end of the palette, named and with its role. */
+export function addEnd(
+  document: StudyDocument,
+  end: 'light' | 'dark',
+  newId: NewId,
+): StudyDocument {
+  const id = newId();
+  const added = addSwatch(document, {
+    id,
+    note: '',
+    colour: end === 'light' ? PAPER_LIGHT : DARKEST_DARK,
+    share: null,
+    locked: false,
+    origin: 'built',
+    role: end,
+    area: null,
+    spread: null,
+  });
+  const plain = end === 'light' ? 'paper light' : 'darkest dark';
+  const taken = new Set(document.palette.swatches.map(({ name }) => name));
+  let name = plain;
+  for (let n = 2; taken.has(name); n++) name = `${plain} ${n}`;
+  return withSwatches(
+    added,
+    added.palette.swatches.map((swatch) => (swatch.id === id ? { ...swatch, name } : swatch)),
+  );
+}

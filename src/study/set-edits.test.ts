@@ -1,0 +1,132 @@
+import { oklchFromOklab } from '@/core/colour/oklab';
+import { valueOfOklab } from '@/core/colour/value';
+import { PLAIN_LADDER } from '@/core/palette/ladder';
+import { MOST_TRAY, studyDocumentSchema, type PaletteSet } from '@/contracts/study';
+import { removeSwatches } from './palette-edits';
+import {
+  addDerived,
+  addSet,
+  changeSet,
+  coloursOfSet,
+  unlink,
+  unlinkSet,
+  withoutEmptySets,
+} from './set-edits';
+import { ids, of, swatch, withTray } from './testing/trays';
+
+let made = 0;
+const newId = () => `new-${++made}`;
+const blues: PaletteSet = {
+  id: 'blues',
+  kind: 'ladder',
+  colour: of('#3b5f9e'),
+  settings: PLAIN_LADDER,
+};
+const triad: PaletteSet = {
+  id: 'triad',
+  kind: 'harmony',
+  colour: of('#3b5f9e'),
+  wheel: 'painters',
+  settings: { scheme: 'triad', values: [3, 5, 7], intensity: 0.4, turn: 0, turns: [] },
+};
+const tray = withTray(swatch('cream', '#f0e6c8'));
+const linked = (document: typeof tray) =>
+  document.palette.swatches.filter(({ follows }) => follows !== null);
+
+describe('a ladder in the tray', () => {
+  it('comes as linked tones by value, and is kept with the study', () => {
+    const after = addSet(tray, blues, newId);
+    expect(after.palette.swatches).toHaveLength(6);
+    const values = after.palette.swatches.map(({ colour }) => valueOfOklab(colour));
+    expect([...values].sort((a, b) => a - b)).toEqual(values);
+    expect(studyDocumentSchema.parse(after)).toEqual(after);
+  });
+
+  it('swings as one, and keeps ids, names and notes', () => {
+    const before = addSet(tray, blues, newId);
+    const swung = { ...blues, settings: { ...PLAIN_LADDER, swing: 90 } };
+    const after = changeSet(before, swung, newId);
+    expect(ids(after)).toEqual(ids(before));
+    const hue = oklchFromOklab(blues.colour).h + 90;
+    for (const { colour } of linked(after))
+      expect(oklchFromOklab(colour).h).toBeCloseTo(hue % 360, 3);
+    expect(after.palette.swatches.map(({ name }) => name)).toEqual(
+      before.palette.swatches.map(({ name }) => name),
+    );
+  });
+
+  it('grows and shrinks with its steps, and does not bring back what was deleted', () => {
+    const before = addSet(tray, blues, newId);
+    const more = changeSet(before, { ...blues, settings: { ...PLAIN_LADDER, steps: 7 } }, newId);
+    expect(linked(more)).toHaveLength(7);
+    const fewer = changeSet(more, { ...blues, settings: { ...PLAIN_LADDER, steps: 3 } }, newId);
+    expect(linked(fewer)).toHaveLength(3);
+    const without = removeSwatches(fewer, new Set([linked(fewer)[2].id]));
+    const swung = { ...blues, settings: { ...PLAIN_LADDER, steps: 3, swing: 10 } };
+    expect(linked(changeSet(without, swung, newId))).toHaveLength(2);
+  });
+
+  it('lets its tones go, one or all', () => {
+    const before = addSet(tray, blues, newId);
+    const [first] = linked(before);
+    const one = unlink(before, first.id);
+    expect(linked(one)).toHaveLength(4);
+    const swung = changeSet(one, { ...blues, settings: { ...PLAIN_LADDER, swing: 90 } }, newId);
+    expect(swung.palette.swatches.find(({ id }) => id === first.id)?.colour).toEqual(first.colour);
+    const all = unlinkSet(before, 'blues');
+    expect(linked(all)).toEqual([]);
+    expect(all.palette.sets).toEqual([]);
+    const none = removeSwatches(before, new Set(linked(before).map(({ id }) => id)));
+    expect(withoutEmptySets(none).palette.sets).toEqual([]);
+    expect(withoutEmptySets(before)).toBe(before);
+  });
+
+  it('says when there is no room', () => {
+    const full = withTray(
+      ...Array.from({ length: MOST_TRAY - 2 }, (_, i) => swatch(`s${i}`, '#123456')),
+    );
+    expect(() => addSet(full, blues, newId)).toThrow(/holds 64/);
+  });
+});
+
+describe('a harmony in the tray', () => {
+  it('turns as one, and several sets stand beside each other', () => {
+    const both = addSet(addSet(tray, blues, newId), triad, newId);
+    expect(both.palette.sets.map(({ id }) => id)).toEqual(['blues', 'triad']);
+    expect(linked(both)).toHaveLength(8);
+    const turned = { ...triad, settings: { ...triad.settings, turn: 2 } } as PaletteSet;
+    const after = changeSet(both, turned, newId);
+    const of = (document: typeof both, set: string) =>
+      linked(document)
+        .filter(({ follows }) => follows?.kind === 'set' && follows.id === set)
+        .map(({ colour }) => colour);
+    expect(of(after, 'blues')).toEqual(of(both, 'blues'));
+    const wanted = coloursOfSet(turned);
+    for (const colour of of(after, 'triad')) expect(wanted).toContainEqual(colour);
+  });
+});
+
+describe('a derived colour', () => {
+  const rule = { rule: 'shadow' as const, amount: 0.5, warmth: 0.5, wheel: 'painters' as const };
+
+  it('is a linked child that follows its parent, and its own children follow it', () => {
+    const start = addSet(tray, blues, newId);
+    const parent = linked(start)[3];
+    const child = addDerived(start, { ...rule, from: parent.id }, newId);
+    const added = child.palette.swatches.find(({ id }) => !ids(start).includes(id));
+    expect(added?.name).toBe(`${parent.name}: shadow`);
+    expect(valueOfOklab(added!.colour)).toBeLessThan(valueOfOklab(parent.colour));
+    const grand = addDerived(child, { ...rule, rule: 'tint', from: added!.id }, newId);
+    const swung = changeSet(grand, { ...blues, settings: { ...PLAIN_LADDER, swing: 60 } }, newId);
+    const colourOf = (document: typeof grand, id: string) =>
+      document.palette.swatches.find((one) => one.id === id)?.colour;
+    const last = grand.palette.swatches.find(({ id }) => !ids(child).includes(id))!;
+    expect(colourOf(swung, added!.id)).not.toEqual(added!.colour);
+    expect(colourOf(swung, last.id)).not.toEqual(last.colour);
+    expect(studyDocumentSchema.parse(swung)).toEqual(swung);
+  });
+
+  it('of what is not there is nothing done', () => {
+    expect(addDerived(tray, { ...rule, from: 'gone' }, newId)).toBe(tray);
+  });
+});

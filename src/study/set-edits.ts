@@ -1,0 +1,178 @@
+import { paletteNames } from '@/core/colour/name';
+import type { Oklab } from '@/core/colour/oklab';
+import { wheelOf } from '@/core/colour/wheel';
+import { buildHarmony } from '@/core/palette/build-harmony';
+import { derived } from '@/core/palette/derived';
+import { ladder } from '@/core/palette/ladder';
+import {
+  MOST_SETS,
+  MOST_TRAY,
+  type Follows,
+  type PaletteSet,
+  type StudyDocument,
+  type TraySwatch,
+} from '@/contracts/study';
+import { byValueInto, UNTOLD, withSwatches, type NewId } from './edits';
+
+/** The colours of a set as its settings have them. */
+export function coloursOfSet(set: PaletteSet): Oklab[] {
+  return set.kind === 'ladder'
+    ? ladder(set.colour, set.settings)
+    : buildHarmony(set.colour, set.settings, wheelOf(set.wheel));
+}
+
+/** Adds a set and a linked swatch for each of its colours. Throws a RangeError where there is no room. */
+export function addSet(document: StudyDocument, set: PaletteSet, newId: NewId): StudyDocument {
+  const { sets, swatches } = document.palette;
+  const colours = coloursOfSet(set);
+  if (sets.length >= MOST_SETS)
+    throw new RangeError(`A palette has at most ${MOST_SETS} ladders and harmonies.`);
+  if (swatches.length + colours.length > MOST_TRAY)
+    throw new RangeError(`The tray holds ${MOST_TRAY} swatches. Delete some to make room.`);
+  const next = { ...document, palette: { ...document.palette, sets: [...sets, set] } };
+  return withMembers(next, set.id, colours, 0, newId);
+}
+
+/** Changes a set; its linked swatches move with it, come and go with its number, and what follows them follows. */
+export function changeSet(document: StudyDocument, set: PaletteSet, newId: NewId): StudyDocument {
+  const was = document.palette.sets.find(({ id }) => id === set.id);
+  if (!was) return document;
+  const sets = document.palette.sets.map((one) => (one.id === set.id ? set : one));
+  const next = { ...document, palette: { ...document.palette, sets } };
+  const before = coloursOfSet(was).length;
+  return followed(withMembers(next, set.id, coloursOfSet(set), before, newId));
+}
+
+/** Lets a set's swatches stand by themselves, and forgets the set. */
+export function unlinkSet(document: StudyDocument, id: string): StudyDocument {
+  const { sets, swatches } = document.palette;
+  return {
+    ...document,
+    palette: {
+      ...document.palette,
+      sets: sets.filter((set) => set.id !== id),
+      swatches: swatches.map((swatch) =>
+        isOf(swatch, id) ? { ...swatch, follows: null } : swatch,
+      ),
+    },
+  };
+}
+
+/** Lets one swatch stand by itself. */
+export function unlink(document: StudyDocument, id: string): StudyDocument {
+  return withoutEmptySets(
+    withSwatches(
+      document,
+      document.palette.swatches.map((swatch) =>
+        swatch.id === id ? { ...swatch, follows: null } : swatch,
+      ),
+    ),
+  );
+}
+
+/** Forgets the sets that no swatch follows any more. */
+export function withoutEmptySets(document: StudyDocument): StudyDocument {
+  const { sets, swatches } = document.palette;
+  const left = sets.filter(({ id }) => swatches.some((swatch) => isOf(swatch, id)));
+  return left.length === sets.length
+    ? document
+    : { ...document, palette: { ...document.palette, sets: left } };
+}
+
+function isOf({ follows }: TraySwatch, set: string): boolean {
+  return follows?.kind === 'set' && follows.id === set;
+}
+
+/**
+ * Gives the linked swatches of a set its colours: those that are there keep their id, name and
+ * place; new ones come only for numbers from `before` on, so that what was unlinked or deleted does
+ * not come back when the set is swung.
+ */
+function withMembers(
+  document: StudyDocument,
+  set: string,
+  colours: readonly Oklab[],
+  before: number,
+  newId: NewId,
+): StudyDocument {
+  const kept = document.palette.swatches.flatMap((swatch) => {
+    if (!isOf(swatch, set) || swatch.follows?.kind !== 'set') return [swatch];
+    const colour = colours[swatch.follows.index];
+    return colour ? [{ ...swatch, colour }] : [];
+  });
+  const fresh = colours.slice(before);
+  const names = paletteNames(
+    fresh,
+    kept.map(({ name }) => name),
+  );
+  return withSwatches(
+    document,
+    fresh
+      .map((colour, i): TraySwatch => {
+        const follows: Follows = { kind: 'set', id: set, index: before + i };
+        return built(newId(), names[i], colour, follows);
+      })
+      .reduce(byValueInto, kept),
+  );
+}
+
+function built(id: string, name: string, colour: Oklab, follows: Follows): TraySwatch {
+  return {
+    ...UNTOLD,
+    id,
+    name,
+    note: '',
+    colour,
+    share: null,
+    locked: false,
+    origin: 'built',
+    area: null,
+    spread: null,
+    follows,
+  };
+}
+
+/** Adds the colour that follows from a swatch by a rule, linked to it. Throws a RangeError when the tray is full. */
+export function addDerived(
+  document: StudyDocument,
+  rule: Omit<Extract<Follows, { kind: 'rule' }>, 'kind'>,
+  newId: NewId,
+): StudyDocument {
+  const { swatches } = document.palette;
+  const parent = swatches.find(({ id }) => id === rule.from);
+  if (!parent) return document;
+  if (swatches.length >= MOST_TRAY)
+    throw new RangeError(`The tray holds ${MOST_TRAY} swatches. Delete one to make room.`);
+  const colour = derived(parent.colour, rule.rule, rule, wheelOf(rule.wheel));
+  const taken = swatches.map(({ name }) => name);
+  const wanted = `${parent.name}: ${rule.rule}`.slice(0, 200);
+  const name = taken.includes(wanted) ? paletteNames([colour], taken)[0] : wanted;
+  return withSwatches(
+    document,
+    byValueInto(swatches, built(newId(), name, colour, { kind: 'rule', ...rule })),
+  );
+}
+
+/** Brings what follows another swatch by a rule up to it; chains of rules in as many rounds as they are long. */
+export function followed(document: StudyDocument): StudyDocument {
+  let { swatches } = document.palette;
+  for (let round = 0; round < swatches.length; round++) {
+    const now = new Map(swatches.map((swatch) => [swatch.id, swatch]));
+    let isMoved = false;
+    swatches = swatches.map((swatch) => {
+      const { follows } = swatch;
+      const parent = follows?.kind === 'rule' ? now.get(follows.from) : undefined;
+      if (follows?.kind !== 'rule' || !parent) return swatch;
+      const colour = derived(parent.colour, follows.rule, follows, wheelOf(follows.wheel));
+      if (sameColour(colour, swatch.colour)) return swatch;
+      isMoved = true;
+      return { ...swatch, colour };
+    });
+    if (!isMoved) break;
+  }
+  return swatches === document.palette.swatches ? document : withSwatches(document, swatches);
+}
+
+function sameColour(one: Oklab, other: Oklab): boolean {
+  return Math.abs(one.L - other.L) + Math.abs(one.a - other.a) + Math.abs(one.b - other.b) < 1e-9;
+}
