@@ -1,12 +1,6 @@
 import fc from 'fast-check';
 import { anySrgb } from '@/core/testing';
-import {
-  MOST_TRAY,
-  newDocument,
-  studyDocumentSchema,
-  type StudyDocument,
-  type TraySwatch,
-} from '@/contracts/study';
+import { MOST_TRAY, studyDocumentSchema } from '@/contracts/study';
 import {
   addSwatch,
   applyExtraction,

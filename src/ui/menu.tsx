@@ -9,12 +9,24 @@ interface Item {
 }
 
 /** A list of actions behind one button. */
-export function Menu({ trigger, items }: { trigger: ReactNode; items: readonly Item[] }) {
+export function Menu({
+  trigger,
+  items,
+  side = 'bottom',
+}: {
+  trigger: ReactNode;
+  items: readonly Item[];
+  side?: 'top' | 'bottom';
+}) {
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
       {/* No portal: what is opened stays within the page's main landmark. */}
-      <DropdownMenu.Content align="end" className="z-50 min-w-44 border border-ink bg-sheet">
+      <DropdownMenu.Content
+        align="end"
+        side={side}
+        className="z-50 min-w-44 border border-ink bg-sheet"
+      >
         {items.map((item) => (
           <DropdownMenu.Item
             key={item.title}

@@ -9,6 +9,8 @@ interface Props {
   min: number;
   max: number;
   step?: number;
+  /** Read out in place of a short label. */
+  said?: string;
   /** The value in words, beside the track and for screen readers. */
   words: string;
   onChange: (value: number) => void;
@@ -16,7 +18,17 @@ interface Props {
   onCommit?: (value: number) => void;
 }
 
-export function Slider({ label, value, min, max, step = 1, words, onChange, onCommit }: Props) {
+export function Slider({
+  label,
+  said,
+  value,
+  min,
+  max,
+  step = 1,
+  words,
+  onChange,
+  onCommit,
+}: Props) {
   const id = useId();
   return (
     <div className="flex h-10 items-center gap-3 text-[15px]">
@@ -36,7 +48,8 @@ export function Slider({ label, value, min, max, step = 1, words, onChange, onCo
           <Radix.Range className="absolute h-[3px] -translate-y-px bg-ink" />
         </Radix.Track>
         <Radix.Thumb
-          aria-labelledby={id}
+          aria-label={said}
+          aria-labelledby={said ? undefined : id}
           aria-valuetext={words}
           className="block h-7 w-3 border border-ink bg-sheet before:absolute before:-inset-x-4 before:-inset-y-2 before:content-['']"
         />

@@ -11,6 +11,7 @@ import { Stage } from './stage/stage';
 import { useFocalMarks } from './steps/values/use-focal-marks';
 import { TwoGreys } from './steps/values/two-greys';
 import { useCorrecting } from './use-correcting';
+import { useRegion } from './use-region';
 import { useDrawn } from './use-drawn';
 import { useLens, useVeil } from './use-lens';
 
@@ -37,7 +38,13 @@ function Looking({ onPick }: { onPick: (place: Point) => void }) {
   const { lens, lines } = useLens();
   const veil = useVeil(focus);
   const correct = useCorrecting();
+  const takeRegion = useRegion();
   const places = useFocalMarks();
+  const region = useDocument((document) => document.palette.region);
+  const loop =
+    step === 'palette' && region
+      ? [...region, region[0]].map((point) => room.framedArea({ ...point, radius: 0 }))
+      : null;
   const original = useDrawn(held ? JSON.stringify(framing) : null, (desk) =>
     desk.uncorrected(framing),
   );
@@ -91,14 +98,15 @@ function Looking({ onPick }: { onPick: (place: Point) => void }) {
       original={original}
       veil={veil}
       spot={focus?.kind === 'place' ? focus : null}
-      lines={lines}
+      lines={loop ? [{ kind: 'found', points: loop }] : lines}
       marks={marks}
       radius={tool === 'brush' ? brush.radius : settings.pickRadius}
-      onStroke={correct}
-      loops={tool === 'lasso'}
+      onStroke={takeRegion ?? correct}
+      loops={tool === 'lasso' || tool === 'region'}
       onTap={(place) => {
         if (tool === 'neutral') void takeNeutral(place);
         else if (tool === 'brush') correct?.([place]);
+        else if (tool === 'region') store.getState().set({ tool: 'look' });
         else if (step === 'palette') onPick(place);
         else if (step === 'colours') {
           const { x, y } = room.originalArea(place, 0);

@@ -8,7 +8,7 @@ import type { StudyDocument } from '@/contracts/study';
 import { documentState, type DocumentState } from '@/ui/sync/document-store';
 import type { View } from './view';
 
-export type Tool = 'look' | 'pick' | 'neutral' | 'crop' | 'brush' | 'lasso';
+export type Tool = 'look' | 'pick' | 'neutral' | 'crop' | 'brush' | 'lasso' | 'region';
 export interface Point {
   x: number;
   y: number;
@@ -42,6 +42,10 @@ export interface DeskState extends DocumentState<StudyDocument> {
   hovered: Focus | null;
   pinned: Focus | null;
   selected: string | null;
+  /** All that are selected together, the first among them; one alone is in `selected` only. */
+  chosen: readonly string[];
+  /** Whether a tap adds to what is chosen, as a held Shift does. */
+  choosing: boolean;
   originalHeld: boolean;
   /** Whether a guess is waited for: till then no reading is shown. */
   guessing: boolean;
@@ -61,6 +65,8 @@ export interface DeskState extends DocumentState<StudyDocument> {
         | 'hovered'
         | 'pinned'
         | 'selected'
+        | 'chosen'
+        | 'choosing'
         | 'originalHeld'
         | 'guessing'
         | 'brush'
@@ -85,6 +91,8 @@ export function createDeskStore(document: StudyDocument, view: View): DeskStore 
     hovered: null,
     pinned: null,
     selected: null,
+    chosen: [],
+    choosing: false,
     originalHeld: false,
     guessing: false,
     brush: { side: 'shadow', radius: 0.02 },
@@ -97,6 +105,20 @@ export function createDeskStore(document: StudyDocument, view: View): DeskStore 
     look: (part) => set(({ view: was }) => ({ view: { ...was, ...part } })),
     set: (part) => set(part),
   }));
+}
+
+/** What is selected after a swatch was touched: it alone, or it added to or taken from the others. */
+export function touched(
+  { selected, chosen }: Pick<DeskState, 'selected' | 'chosen'>,
+  id: string,
+  adding: boolean,
+): Pick<DeskState, 'selected' | 'chosen'> {
+  if (!adding) return { selected: id, chosen: [] };
+  const were = chosen.length > 0 ? chosen : selected ? [selected] : [];
+  const now = were.includes(id) ? were.filter((one) => one !== id) : [...were, id];
+  return now.length > 1
+    ? { selected: now[0], chosen: now }
+    : { selected: now[0] ?? null, chosen: [] };
 }
 
 export const DeskContext = createContext<DeskStore | null>(null);

@@ -1,7 +1,21 @@
 import fc from 'fast-check';
 import { pannedBy, placeAt, viewportOf, zoomedAt } from './stage/viewport';
 import { latest } from './latest';
-import { FIRST_VIEW, queryOf, viewFrom, type View } from './view';
+import { touched } from './desk-store';
+import { BUILDS, CRAFTS, FIRST_VIEW, FIT_LOOKS, queryOf, viewFrom, type View } from './view';
+
+describe('what is selected', () => {
+  it('is one alone, or several where a touch adds', () => {
+    const none = { selected: null, chosen: [] };
+    const one = touched(none, 'a', false);
+    expect(one).toEqual({ selected: 'a', chosen: [] });
+    const two = touched(one, 'b', true);
+    expect(two).toEqual({ selected: 'a', chosen: ['a', 'b'] });
+    expect(touched(two, 'a', true)).toEqual({ selected: 'b', chosen: [] });
+    expect(touched(touched(none, 'a', true), 'a', true)).toEqual(none);
+    expect(touched(two, 'c', false)).toEqual({ selected: 'c', chosen: [] });
+  });
+});
 
 describe('the view in the address', () => {
   const anyView: fc.Arbitrary<View> = fc.record({
@@ -11,6 +25,10 @@ describe('the view in the address', () => {
     zoneLook: fc.constantFrom('greys', 'colours', 'outlines'),
     aspect: fc.constant('hues'),
     warmthMap: fc.constant(false),
+    craft: fc.constantFrom(...CRAFTS),
+    build: fc.constantFrom(...BUILDS),
+    fitLook: fc.constantFrom(...FIT_LOOKS),
+    takeSquinted: fc.boolean(),
     asked: fc.constant(null),
     pair: fc.constantFrom(
       [],
@@ -31,8 +49,18 @@ describe('the view in the address', () => {
       fc.property(anyView, (view) => {
         const back = viewFrom(new URLSearchParams(queryOf(view)));
         const { lens, wipe, zoneLook, pair } = FIRST_VIEW;
-        const onlyInValues = view.step === 'values' ? {} : { lens, wipe, zoneLook, pair };
-        expect(back).toEqual({ ...view, ...onlyInValues });
+        const fits = view.step === 'palette' && view.craft === 'fit';
+        const onlyInValues =
+          view.step === 'values' ? {} : { lens, wipe: fits ? view.wipe : wipe, zoneLook, pair };
+        const { craft, build, fitLook, takeSquinted } = FIRST_VIEW;
+        const onlyInPalette =
+          view.step !== 'palette'
+            ? { craft, build, fitLook, takeSquinted }
+            : {
+                build: view.craft === 'build' ? view.build : build,
+                fitLook: fits ? view.fitLook : fitLook,
+              };
+        expect(back).toEqual({ ...view, ...onlyInValues, ...onlyInPalette });
       }),
     );
     expect(queryOf(FIRST_VIEW)).toBe('');

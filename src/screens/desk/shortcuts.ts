@@ -100,7 +100,7 @@ export const SHORTCUTS: readonly Shortcut[] = [
     keys: 'Esc',
     does: 'Put the tool down',
     matches: letter('escape'),
-    run: (state) => state.set({ tool: 'look', pinned: null, selected: null }),
+    run: (state) => state.set({ tool: 'look', pinned: null, selected: null, chosen: [] }),
   },
   { keys: '?', does: 'This sheet', matches: letter('?'), run: (_, act) => act.help() },
 ];

@@ -41,12 +41,37 @@ export function useLens(): { lens: HTMLCanvasElement | null; lines: readonly Dra
     (desk) => desk.temperature(),
   );
 
+  const { craft, fitLook, takeSquinted } = useDesk((state) => state.view);
+  const colours = useDocument((document) => document.palette.swatches);
+  const paletteKey = JSON.stringify(colours.map(({ colour }) => colour));
+  const overPalette =
+    step !== 'palette'
+      ? null
+      : craft === 'fit' && colours.length > 0
+        ? fitLook
+        : takeSquinted && craft === 'take'
+          ? 'squint'
+          : null;
+  const paletteKeys = {
+    mapped: `mapped ${paletteKey}`,
+    failing: `failing ${paletteKey}`,
+    squint: `squint ${values.squint}`,
+  };
+  const palette = useDrawn(
+    overPalette && overPalette !== 'picture' ? paletteKeys[overPalette] : null,
+    (desk) => {
+      const all = colours.map(({ colour }) => colour);
+      if (overPalette === 'squint') return desk.squint(values.squint, false);
+      return overPalette === 'failing' ? desk.failing(all) : desk.mapped(all);
+    },
+  );
+
   const merging = shown === 'merging' ? half : null;
   const lines = useMeasured(
     shown === 'edges' || shown === 'merging' ? `lines ${values.squint} ${merging}` : null,
     (desk) => desk.edgeLines(values.squint, merging),
   );
-  return { lens: canvas ?? warmth, lines: lines ?? [] };
+  return { lens: canvas ?? warmth ?? palette, lines: lines ?? [] };
 }
 
 /** A veil over all but the part that is spoken of. */

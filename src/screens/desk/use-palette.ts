@@ -1,20 +1,26 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import type { Oklab } from '@/core/colour/oklab';
+import { nearestOf, PLAIN_LIKENESS } from '@/core/palette/near-duplicates';
+import type { StudyDocument } from '@/contracts/study';
 import { showFault, say } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
 import {
   addSwatch,
   applyExtraction,
   HOME_RADIUS,
-  removeSwatch,
   staysOnExtraction,
   withShares,
+  type NewSwatch,
 } from '@/study/edits';
+import { mergeSwatches, removeSwatches } from '@/study/palette-edits';
+import { withoutEmptySets } from '@/study/set-edits';
 import { useDeskStore, useDocument, type Point } from './desk-store';
 import { usePicture } from './picture-room';
 
-const newId = () => crypto.randomUUID();
+export const newId = () => crypto.randomUUID();
 
 /** What is done to the palette and needs the picture: each is one step to undo. */
 export function usePalette() {
@@ -26,13 +32,27 @@ export function usePalette() {
   const actions = useMemo(() => {
     const document = () => store.getState().history.present;
 
+    /** Changes the palette; what is refused is said, and nothing is changed. */
+    const change = (edit: (was: StudyDocument) => StudyDocument, key?: string): boolean => {
+      try {
+        store.getState().change((was) => withoutEmptySets(edit(was)), key);
+        return true;
+      } catch (error) {
+        showFault(error);
+        return false;
+      }
+    };
+
     const extract = async (count: number) => {
       setBusy(true);
       try {
-        const keep = document().palette.swatches.filter(staysOnExtraction);
+        const { palette } = document();
+        const keep = palette.swatches.filter(staysOnExtraction);
         const { swatches } = await room.desk.extract({
           count,
           keep: keep.map((swatch) => swatch.colour),
+          lean: palette.lean,
+          region: palette.region,
         });
         const areas = swatches.map(({ home }) => home && room.originalArea(home, HOME_RADIUS));
         const stayed = document()
@@ -40,7 +60,7 @@ export function usePalette() {
           .map(({ id }) => id);
         // Something was picked or locked meanwhile: what was extracted does not know of it.
         if (stayed.join() !== keep.map(({ id }) => id).join()) return extract(count);
-        store.getState().change((was) =>
+        change((was) =>
           applyExtraction(
             was,
             count,
@@ -56,39 +76,86 @@ export function usePalette() {
       }
     };
 
+    /** Adds a colour; when it is very near one that is there, the person is asked what to do with the two. */
+    const add = (swatch: NewSwatch) => {
+      const before = document().palette.swatches;
+      const nearest = nearestOf(
+        swatch.colour,
+        before.map(({ colour }) => colour),
+      );
+      if (!change((was) => addSwatch(was, swatch))) return;
+      store.getState().set({ selected: swatch.id, chosen: [] });
+      if (nearest && nearest.difference < PLAIN_LIKENESS)
+        askAboutTwo(swatch.id, before[nearest.index], nearest.difference);
+    };
+
+    const askAboutTwo = (id: string, old: { id: string; name: string }, difference: number) => {
+      const settle = (edit: (was: StudyDocument) => StudyDocument) => {
+        change(edit);
+        store.getState().set({ selected: null });
+      };
+      toast(`This is ${difference.toFixed(1)} from “${old.name}”: both are kept.`, {
+        duration: 15_000,
+        closeButton: true,
+        action: {
+          label: 'Merge',
+          onClick: () => settle((was) => mergeSwatches(was, new Set([id, old.id]), newId)),
+        },
+        cancel: {
+          label: 'Replace',
+          onClick: () => settle((was) => removeSwatches(was, new Set([old.id]))),
+        },
+      });
+    };
+
     const pick = async (place: Point) => {
       try {
-        const found = await room.desk.probe(place, settings.pickRadius);
+        const { view } = store.getState();
+        const squint = view.takeSquinted && view.craft === 'take' ? document().values.squint : null;
+        const found = await room.desk.pick(place, settings.pickRadius, squint);
         if (!found) return say('There is no picture at this place.');
-        const id = newId();
-        const swatch = {
-          id,
+        add({
+          id: newId(),
           note: '',
-          colour: found.colour,
+          colour: found.probe.colour,
           share: null,
           locked: false,
-          origin: 'picked' as const,
+          origin: 'picked',
           area: room.originalArea(place, settings.pickRadius),
-          spread: found.spread,
-        };
-        store.getState().change((was) => addSwatch(was, swatch));
-        store.getState().set({ selected: id });
+          spread: found.probe.spread,
+          components: found.components.length > 1 ? found.components : [],
+        });
       } catch (error) {
         showFault(error);
       }
     };
 
-    const remove = (id: string) => {
-      store.getState().change((was) => removeSwatch(was, id));
-      store.getState().set({ selected: null, hovered: null, pinned: null });
+    /** Adds a colour that was found in the picture, with its place. */
+    const addFound = (colour: Oklab, home: Point | null) =>
+      add({
+        id: newId(),
+        note: '',
+        colour,
+        share: null,
+        locked: false,
+        origin: 'picked',
+        area: home && room.originalArea(home, HOME_RADIUS),
+        spread: null,
+      });
+
+    const remove = (gone: Iterable<string>) => {
+      change((was) => removeSwatches(was, new Set(gone)));
+      store.getState().set({ selected: null, chosen: [], hovered: null, pinned: null });
     };
 
-    return { extract, pick, remove };
+    return { change, extract, pick, addFound, remove };
   }, [store, room, settings.pickRadius]);
 
   useShares();
   return { ...actions, busy };
 }
+
+export type PaletteActions = ReturnType<typeof usePalette>;
 
 const SETTLED_AFTER = 100;
 

@@ -36,6 +36,13 @@ export const FIRST_LENS: Record<Topic, Lens> = {
 /** What the step Colours is asked. */
 export const ASPECTS = ['hues', 'warmth', 'chroma', 'harmony', 'seeming'] as const;
 export type Aspect = (typeof ASPECTS)[number];
+/** What is done to the palette, and what it is built from. */
+export const CRAFTS = ['take', 'prune', 'weigh', 'fit', 'build'] as const;
+export type Craft = (typeof CRAFTS)[number];
+export const BUILDS = ['ladder', 'harmony', 'follow', 'limit'] as const;
+export type Build = (typeof BUILDS)[number];
+/** What of the palette's fit lies over the picture. */
+export const FIT_LOOKS = ['mapped', 'failing', 'picture'] as const;
 export const ZONE_LOOKS = ['greys', 'colours', 'outlines'] as const;
 
 export interface View {
@@ -49,6 +56,11 @@ export interface View {
   asked: { x: number; y: number } | null;
   /** Whether the map of temperature lies over the picture. */
   warmthMap: boolean;
+  craft: Craft;
+  build: Build;
+  fitLook: (typeof FIT_LOOKS)[number];
+  /** Whether colours are taken from the picture as it is squinted at. */
+  takeSquinted: boolean;
   /** Two places of the original that are held against each other. */
   pair: readonly { x: number; y: number }[];
   /** Where the lens begins, as a fraction of the picture's width; null lays it over all. */
@@ -69,6 +81,10 @@ export const FIRST_VIEW: View = {
   aspect: 'hues',
   asked: null,
   warmthMap: false,
+  craft: 'take',
+  build: 'ladder',
+  fitLook: 'mapped',
+  takeSquinted: false,
   pair: [],
   wipe: null,
   zoom: 1,
@@ -91,6 +107,10 @@ export function viewFrom(query: URLSearchParams): View {
     zoneLook: oneOf(ZONE_LOOKS, query.get('as')) ?? FIRST_VIEW.zoneLook,
     aspect: oneOf(ASPECTS, query.get('aspect')) ?? FIRST_VIEW.aspect,
     warmthMap: query.get('warmth') === 'map',
+    craft: oneOf(CRAFTS, query.get('craft')) ?? FIRST_VIEW.craft,
+    build: oneOf(BUILDS, query.get('build')) ?? FIRST_VIEW.build,
+    fitLook: oneOf(FIT_LOOKS, query.get('fit')) ?? FIRST_VIEW.fitLook,
+    takeSquinted: query.get('from') === 'squint',
     asked: pairFrom(query.getAll('asked'))[0] ?? null,
     pair: pairFrom(query.getAll('place')),
     wipe: number(query.get('wipe'), 0, 1),
@@ -116,6 +136,13 @@ export function queryOf(view: View): string {
   if (view.step === 'colours' && view.warmthMap) query.set('warmth', 'map');
   if (view.step === 'colours' && view.asked)
     query.set('asked', `${short(view.asked.x)},${short(view.asked.y)}`);
+  if (view.step === 'palette') {
+    if (view.craft !== FIRST_VIEW.craft) query.set('craft', view.craft);
+    if (view.craft === 'build' && view.build !== FIRST_VIEW.build) query.set('build', view.build);
+    if (view.craft === 'fit' && view.fitLook !== FIRST_VIEW.fitLook) query.set('fit', view.fitLook);
+    if (view.takeSquinted) query.set('from', 'squint');
+    if (view.craft === 'fit' && view.wipe !== null) query.set('wipe', short(view.wipe));
+  }
   if (view.zoom !== 1) {
     query.set('zoom', short(view.zoom));
     query.set('centre', `${short(view.centre.x)},${short(view.centre.y)}`);

@@ -1,7 +1,6 @@
 import { expose, transfer } from 'comlink';
 import type { Oklab } from '@/core/colour/oklab';
-import { extractPalette, type Extraction, type ExtractionSettings } from '@/core/palette/extract';
-import { mapShares, NO_SWATCH, swatchMap } from '@/core/palette/swatch-map';
+import { NO_SWATCH, swatchMap } from '@/core/palette/swatch-map';
 import { components, type Component } from '@/core/picture/components';
 import { develop, type Development } from '@/core/picture/develop';
 import { framePicture } from '@/core/picture/frame';
@@ -12,6 +11,7 @@ import { framedStrokes } from '@/core/picture/strokes';
 import { veil } from '@/core/picture/veil';
 import { colourCalls, colourVeil, type ColourPart } from './colour-calls';
 import { hold, type Held } from './held';
+import { paletteCalls } from './palette-calls';
 import { valueCalls, valueVeil, type ValuePart } from './value-calls';
 
 /** The part of a picture that stays while the rest steps back. */
@@ -75,17 +75,7 @@ const desk = {
 
   ...valueCalls(current, handOver),
   ...colourCalls(current, handOver),
-
-  extract(settings: ExtractionSettings): Extraction {
-    return extractPalette(current().picture, settings);
-  },
-
-  /** The share of the picture nearest to each colour. */
-  shares(colours: Oklab[]): number[] {
-    return colours.length === 0
-      ? []
-      : mapShares(swatchMap(current().picture, colours), colours.length);
-  },
+  ...paletteCalls(current, handOver),
 
   probe(place: Place, radius: number): Probe | null {
     return probe(current().picture, place, radius);

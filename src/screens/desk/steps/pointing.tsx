@@ -12,11 +12,12 @@ export function Pointing({
   className = '',
   children,
 }: {
-  focus: Focus;
+  /** Null where there is no place to lead to. */
+  focus: Focus | null;
   className?: string;
   children: ReactNode;
 }) {
-  const pinned = useDesk((state) => sameFocus(state.pinned, focus));
+  const pinned = useDesk((state) => focus !== null && sameFocus(state.pinned, focus));
   const { set } = useDeskStore().getState();
   return (
     <button

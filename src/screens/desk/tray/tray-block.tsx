@@ -2,7 +2,7 @@
 
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { Lock } from 'lucide-react';
+import { Link2, Lock } from 'lucide-react';
 import { hexFromOklab } from '@/core/colour/hex';
 import { valueOfOklab } from '@/core/colour/value';
 import type { TraySwatch } from '@/contracts/study';
@@ -18,7 +18,8 @@ interface Props {
   block: number;
   room: number;
   selected: boolean;
-  onSelect: () => void;
+  /** Whether it is added to what is selected: with Shift, Ctrl or Cmd. */
+  onSelect: (adding: boolean) => void;
   onPoint: (on: boolean) => void;
   onKey: (event: React.KeyboardEvent) => void;
 }
@@ -41,7 +42,7 @@ export function TrayBlock({
   const { settings } = useSettings();
   const value = valueOfOklab(swatch.colour);
   const top = (1 - value / 10) * room;
-  const words = `${number}, ${swatch.name}, value ${valueWords(value, settings.scale)}${swatch.share === null ? '' : `, ${percent(swatch.share)}`}${swatch.locked ? ', locked' : ''}`;
+  const words = `${number}, ${swatch.name}, value ${valueWords(value, settings.scale)}${swatch.share === null ? '' : `, ${percent(swatch.share)}`}${swatch.role ? `, ${swatch.role}` : ''}${swatch.locked ? ', locked' : ''}${swatch.follows ? ', linked' : ''}`;
   return (
     <button
       ref={setNodeRef}
@@ -51,7 +52,7 @@ export function TrayBlock({
       aria-label={words}
       aria-pressed={selected}
       title={words}
-      onClick={onSelect}
+      onClick={(event) => onSelect(event.shiftKey || event.ctrlKey || event.metaKey)}
       onMouseEnter={() => onPoint(true)}
       onMouseLeave={() => onPoint(false)}
       onFocus={() => onPoint(true)}
@@ -83,6 +84,7 @@ export function TrayBlock({
         style={{ top: top + block + 3, width: column.width - 4 }}
       >
         {swatch.locked && <Lock size={11} className="shrink-0" aria-hidden />}
+        {swatch.follows && <Link2 size={11} className="shrink-0" aria-hidden />}
         <span className="shrink-0 font-semibold">{number}</span>
         <span className="truncate pl-0.5">{column.width > 64 ? swatch.name : ''}</span>
       </span>

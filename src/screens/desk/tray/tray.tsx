@@ -15,16 +15,20 @@ import {
   SortableContext,
   sortableKeyboardCoordinates,
 } from '@dnd-kit/sortable';
+import { ArrowDownUp, ListChecks } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { scaleMarks } from '@/core/colour/value-scale';
 import { Button } from '@/ui/button';
 import { useSettings } from '@/ui/settings';
 import { layStave } from '@/ui/stave-layout';
 import { several } from '@/ui/words';
-import { useDesk, useDeskStore, useDocument } from '../desk-store';
+import { touched, useDesk, useDeskStore, useDocument } from '../desk-store';
 import { moveSwatch } from '@/study/edits';
+import { mergeSwatches, ordered, ORDERS } from '@/study/palette-edits';
+import { Menu } from '@/ui/menu';
+import { newId } from '../use-palette';
 import { useSize } from '../stage/stage';
-import type { usePalette } from '../use-palette';
+import type { PaletteActions } from '../use-palette';
 import { SaveDialog } from './save-dialog';
 import { TrayBlock } from './tray-block';
 
@@ -33,15 +37,11 @@ const BLOCK = 24;
 const LABEL = 18;
 
 /** The study's palette as a stave: the palette's one home, always in view. */
-export function Tray({
-  studyId,
-  palette,
-}: {
-  studyId: string;
-  palette: ReturnType<typeof usePalette>;
-}) {
+export function Tray({ studyId, palette }: { studyId: string; palette: PaletteActions }) {
   const { swatches, count } = useDocument((document) => document.palette);
   const selected = useDesk((state) => state.selected);
+  const chosen = useDesk((state) => state.chosen);
+  const choosing = useDesk((state) => state.choosing);
   const store = useDeskStore();
   const { settings } = useSettings();
   const [saving, setSaving] = useState(false);
@@ -68,11 +68,23 @@ export function Tray({
     const to = swatches.findIndex(({ id }) => id === over?.id);
     if (to >= 0) move(String(active.id), to);
   };
+  const select = (id: string, adding: boolean) => {
+    store.getState().set(touched(store.getState(), id, adding || choosing));
+    store.getState().look({ step: 'palette', at: null });
+  };
   const onKey = (event: React.KeyboardEvent, id: string, at: number) => {
     const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
     if (event.key === 'Delete' || event.key === 'Backspace') {
       event.preventDefault();
-      palette.remove(id);
+      palette.remove(chosen.includes(id) ? chosen : [id]);
+    } else if (event.key === 'Enter' && event.shiftKey) {
+      event.preventDefault();
+      select(id, true);
+    } else if (event.key.toLowerCase() === 'm' && chosen.length > 1) {
+      event.preventDefault();
+      event.stopPropagation();
+      palette.change((document) => mergeSwatches(document, new Set(chosen), newId));
+      store.getState().set({ selected: null, chosen: [] });
     } else if (event.altKey && by) {
       event.preventDefault();
       move(id, at + by);
@@ -90,6 +102,30 @@ export function Tray({
               `, ${swatches.filter((swatch) => swatch.locked).length} locked`}
           </p>
         </div>
+        {swatches.length > 1 && (
+          <div className="-mx-2 flex flex-col items-start">
+            <Menu
+              side="top"
+              trigger={
+                <Button weight="quiet" className="min-h-9 px-2 text-sm">
+                  <ArrowDownUp size={16} aria-hidden /> Order
+                </Button>
+              }
+              items={ORDERS.map((order) => ({
+                title: `By ${order}`,
+                onSelect: () => palette.change((document) => ordered(document, order)),
+              }))}
+            />
+            <Button
+              weight="quiet"
+              className="min-h-9 px-2 text-sm aria-pressed:bg-ink aria-pressed:text-sheet"
+              aria-pressed={choosing}
+              onClick={() => store.getState().set({ choosing: !choosing })}
+            >
+              <ListChecks size={16} aria-hidden /> Several
+            </Button>
+          </div>
+        )}
       </div>
       <div
         className="relative min-w-0 grow overflow-x-auto overflow-y-hidden px-3 py-2.5"
@@ -133,11 +169,8 @@ export function Tray({
                     column={columns[i]}
                     block={BLOCK}
                     room={room}
-                    selected={selected === swatch.id}
-                    onSelect={() => {
-                      store.getState().set({ selected: swatch.id });
-                      store.getState().look({ step: 'palette', at: null });
-                    }}
+                    selected={selected === swatch.id || chosen.includes(swatch.id)}
+                    onSelect={(adding) => select(swatch.id, adding)}
                     onPoint={(on) =>
                       store
                         .getState()

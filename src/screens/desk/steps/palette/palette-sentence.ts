@@ -1,7 +1,10 @@
+import { shortName } from '@/core/colour/name';
 import { valueOfOklab } from '@/core/colour/value';
 import type { ValueScale } from '@/core/colour/value-scale';
 import type { TraySwatch } from '@/contracts/study';
-import { capital, percent, several, valueWords } from '@/ui/words';
+import type { Fit } from '@/core/palette/missing';
+import type { Proportion } from '@/core/palette/proportion';
+import { capital, count, list, percent, several, valueWords } from '@/ui/words';
 
 /** A gap in value wider than this, in Munsell steps, is worth a word. */
 const GAP = 1.5;
@@ -33,4 +36,45 @@ export function paletteSentence(swatches: readonly TraySwatch[], scale: ValueSca
   const share =
     most.share === null ? '' : ` ${capital(most.name)} takes most, ${percent(most.share)}.`;
   return `${capital(several(swatches.length, 'colour'))}${range}.${share}`;
+}
+
+/** How many are nearly one: "Eleven colours are really four." */
+export function pruneSentence(swatches: number, groups: readonly number[]): string {
+  if (swatches < 2) return 'There are not yet two colours to hold against each other.';
+  if (groups.length === 0) return 'No two are this near to each other.';
+  const doubled = groups.reduce((sum, members) => sum + members - 1, 0);
+  return `${capital(several(swatches, 'colour'))} are really ${count(swatches - doubled)}.`;
+}
+
+/** A part is off its target by more than this before it is worth a word. */
+const OFF = 0.08;
+
+/** What dominates, and which part takes more or less than it is to. */
+export function proportionSentence(
+  swatches: readonly TraySwatch[],
+  { weights, parts }: Proportion,
+): string {
+  if (swatches.length === 0) return 'No colours yet to weigh.';
+  const shares = swatches.map(({ share }) => share ?? 0);
+  const largest = shares.indexOf(Math.max(...shares));
+  const heaviest = weights.indexOf(Math.max(...weights));
+  const dominates =
+    largest === heaviest
+      ? `${capital(swatches[largest].name)} dominates: ${percent(shares[largest])} of the picture and ${percent(weights[heaviest])} of its weight.`
+      : `${capital(swatches[largest].name)} takes most, ${percent(shares[largest])}, but ${swatches[heaviest].name} weighs most.`;
+  if (parts.every(({ share }) => share === 0)) return dominates;
+  const off = parts.filter(({ share, target }) => Math.abs(share - target) > OFF);
+  if (off.length === 0) return `${dominates} Main, second and accent are as they are to be.`;
+  const words = off.map(
+    ({ part, share, target }) => `the ${part} has ${share > target ? 'more' : 'less'}`,
+  );
+  return `${dominates} Against the target ${list(words)}.`;
+}
+
+/** How well the palette holds the picture. */
+export function fitSentence({ mean, failed, missing }: Fit, colours: number): string {
+  const away = `On average the picture is ${mean.toFixed(1)} from ${colours === 1 ? 'this colour' : `these ${count(colours)}`}`;
+  if (failed < 0.005) return `${away}, and nothing of it is lost.`;
+  const most = missing[0] ? `; most of that is ${shortName(missing[0].colour)}` : '';
+  return `${away}; they fail ${percent(failed)} of it${most}.`;
 }

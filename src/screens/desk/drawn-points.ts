@@ -1,0 +1,20 @@
+import simplify from 'simplify-js';
+import { MOST_POINTS } from '@/contracts/study';
+import type { Point } from './desk-store';
+
+/** How far a kept line may lie from the drawn one, in fractions of the picture. */
+const LOOSE = 0.0012;
+
+/** A drawn line without the points that say nothing, and with fewer where there are still too many. */
+export function fewEnough(points: Point[]): Point[] {
+  for (let loose = LOOSE; ; loose *= 2) {
+    const simple = simplify(points, loose, true);
+    if (simple.length <= MOST_POINTS) return simple;
+  }
+}
+
+/** A place to the accuracy that is kept of it. */
+export function kept({ x, y }: Point): Point {
+  const rounded = (n: number) => Math.round(n * 10_000) / 10_000;
+  return { x: rounded(x), y: rounded(y) };
+}

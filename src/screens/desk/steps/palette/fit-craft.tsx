@@ -1,0 +1,78 @@
+'use client';
+
+import { Plus } from 'lucide-react';
+import { hexFromOklab } from '@/core/colour/hex';
+import { shortName } from '@/core/colour/name';
+import { placeWords } from '@/core/picture/place-words';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { capital, percent } from '@/ui/words';
+import { useDesk, useDeskStore, useDocument } from '../../desk-store';
+import { useMeasured } from '../../use-drawn';
+import type { PaletteActions } from '../../use-palette';
+import { Finding, Section } from '../panel-parts';
+import { Pointing } from '../pointing';
+import { fitSentence } from './palette-sentence';
+
+/** The picture in nothing but the palette, where that fails, and what is missing. */
+export function FitCraft({ palette }: { palette: PaletteActions }) {
+  const swatches = useDocument((document) => document.palette.swatches);
+  const fitLook = useDesk((state) => state.view.fitLook);
+  const { look } = useDeskStore().getState();
+  const colours = swatches.map(({ colour }) => colour);
+  const key = colours.length > 0 ? JSON.stringify(colours) : null;
+  const fit = useMeasured(key, (desk) => desk.fit(colours));
+  if (colours.length === 0)
+    return (
+      <Finding>Take some colours first: there is nothing to hold the picture against.</Finding>
+    );
+  return (
+    <>
+      <Finding>
+        {fit ? fitSentence(fit, colours.length) : 'Holding the palette against it …'}
+      </Finding>
+      <div className="mb-3">
+        <Choice
+          label="What is shown"
+          showLabel={false}
+          fill
+          value={fitLook}
+          options={[
+            { value: 'mapped', title: 'in the palette only' },
+            { value: 'failing', title: 'where it fails' },
+            { value: 'picture', title: 'picture' },
+          ]}
+          onChange={(next) => look({ fitLook: next })}
+        />
+      </div>
+      {fit && fit.missing.length > 0 && (
+        <Section title="Missing" aside="share, how far (ΔE00)">
+          {fit.missing.map(({ colour, share, home, difference }, i) => (
+            <div key={i} className="flex items-center gap-1 border-b">
+              <Pointing
+                focus={home ? { kind: 'place', ...home, radius: 0.06 } : null}
+                className="flex items-center gap-2 text-[15px]"
+              >
+                <span className="h-8 w-8 shrink-0" style={{ background: hexFromOklab(colour) }} />
+                <span className="grow leading-tight">
+                  {capital(shortName(colour))}
+                  {home && `, ${placeWords(home)}`}
+                </span>
+                <span className="shrink-0 text-right">
+                  {percent(share)}, {difference.toFixed(0)}
+                </span>
+              </Pointing>
+              <Button
+                weight="quiet"
+                aria-label={`Add ${shortName(colour)}`}
+                onClick={() => palette.addFound(colour, home)}
+              >
+                <Plus size={18} aria-hidden />
+              </Button>
+            </div>
+          ))}
+        </Section>
+      )}
+    </>
+  );
+}

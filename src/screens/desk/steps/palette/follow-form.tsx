@@ -1,0 +1,80 @@
+'use client';
+
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { hexFromOklab } from '@/core/colour/hex';
+import { wheelOf } from '@/core/colour/wheel';
+import { aboutRule, derived, PLAIN_DERIVED, RULES } from '@/core/palette/derived';
+import { addDerived } from '@/study/set-edits';
+import { Button } from '@/ui/button';
+import { useSettings } from '@/ui/settings';
+import { Slider } from '@/ui/slider';
+import { capital } from '@/ui/words';
+import { newId, type PaletteActions } from '../../use-palette';
+import { Finding } from '../panel-parts';
+import { useKeySwatch } from './use-key-swatch';
+
+/** What follows from a colour, rule by rule, each with its reason. */
+export function FollowForm({ palette }: { palette: PaletteActions }) {
+  const key = useKeySwatch();
+  const { settings } = useSettings();
+  const [amount, setAmount] = useState(PLAIN_DERIVED.amount);
+  const [warmth, setWarmth] = useState(PLAIN_DERIVED.warmth);
+  if (!key) return <Finding>Take a colour first: the others follow from it.</Finding>;
+  const wheel = wheelOf(settings.wheel);
+  return (
+    <>
+      <Finding>{`What follows from “${key.name}”.`}</Finding>
+      <Slider
+        label="How far"
+        words={`${Math.round(amount * 100)} %`}
+        min={0}
+        max={1}
+        step={0.05}
+        value={amount}
+        onChange={setAmount}
+      />
+      <Slider
+        label="The light is"
+        words={warmth === 0 ? 'neutral' : warmth > 0 ? `warm ${warmth}` : `cool ${-warmth}`}
+        min={-1}
+        max={1}
+        step={0.1}
+        value={warmth}
+        onChange={(next) => setWarmth(Math.round(next * 10) / 10)}
+      />
+      <ul className="mt-2">
+        {RULES.map((rule) => (
+          <li key={rule} className="flex items-center gap-2 border-t py-1">
+            <span className="flex h-10 w-12 shrink-0">
+              {[key.colour, derived(key.colour, rule, { amount, warmth }, wheel)].map(
+                (colour, i) => (
+                  <span key={i} className="grow" style={{ background: hexFromOklab(colour) }} />
+                ),
+              )}
+            </span>
+            <span className="grow text-[15px] leading-tight">
+              {capital(rule)}
+              <span className="block text-sm text-soft">{aboutRule(rule).reason}</span>
+            </span>
+            <Button
+              weight="quiet"
+              aria-label={`Add ${rule}`}
+              onClick={() =>
+                palette.change((document) =>
+                  addDerived(
+                    document,
+                    { from: key.id, rule, amount, warmth, wheel: settings.wheel },
+                    newId,
+                  ),
+                )
+              }
+            >
+              <Plus size={18} aria-hidden />
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

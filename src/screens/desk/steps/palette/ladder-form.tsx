@@ -1,0 +1,141 @@
+'use client';
+
+import { hexFromOklab } from '@/core/colour/hex';
+import { FEWEST_STEPS, ladder, MOST_STEPS, PLAIN_LADDER } from '@/core/palette/ladder';
+import type { PaletteSet } from '@/contracts/study';
+import { addSet, changeSet, unlinkSet } from '@/study/set-edits';
+import { Button } from '@/ui/button';
+import { useSettings } from '@/ui/settings';
+import { Slider } from '@/ui/slider';
+import { several, valueWords } from '@/ui/words';
+import { newId, type PaletteActions } from '../../use-palette';
+import { Finding, Section } from '../panel-parts';
+import { useKeySwatch, useSet } from './use-key-swatch';
+
+type Ladder = Extract<PaletteSet, { kind: 'ladder' }>;
+
+/** Tones of one colour at even values, which move as one. */
+export function LadderForm({ palette }: { palette: PaletteActions }) {
+  const key = useKeySwatch();
+  const set = useSet('ladder');
+  const { settings } = useSettings();
+  if (!key) return <Finding>Take a colour first: a ladder is built from one.</Finding>;
+  const adjust = (part: Partial<Ladder['settings']>) =>
+    set &&
+    palette.change(
+      (document) => changeSet(document, { ...set, settings: { ...set.settings, ...part } }, newId),
+      `set ${set.id} ${Object.keys(part).join()}`,
+    );
+  const add = () =>
+    palette.change((document) =>
+      addSet(
+        document,
+        { id: newId(), kind: 'ladder', colour: key.colour, settings: PLAIN_LADDER },
+        newId,
+      ),
+    );
+  const { steps, from, to, drift, swing, intensity, taper } = set?.settings ?? PLAIN_LADDER;
+  return (
+    <>
+      <Finding>
+        {set
+          ? `A ladder of ${several(steps, 'tone')} from value ${valueWords(from, settings.scale)} to ${valueWords(to, settings.scale)}; swing it and all of them move.`
+          : `A ladder takes “${key.name}” from dark to light at even values.`}
+      </Finding>
+      <Steps
+        colours={ladder(set?.colour ?? key.colour, set?.settings ?? PLAIN_LADDER).map(hexFromOklab)}
+      />
+      {set && (
+        <Section title="The ladder" aside="its tones are linked">
+          <Slider
+            label="Tones"
+            words={String(steps)}
+            min={FEWEST_STEPS}
+            max={MOST_STEPS}
+            value={steps}
+            onChange={(next) => adjust({ steps: next })}
+          />
+          <Slider
+            label="Swing"
+            said="Swing of the hue"
+            words={`${swing}°`}
+            min={-180}
+            max={180}
+            value={swing}
+            onChange={(next) => adjust({ swing: next })}
+          />
+          <Slider
+            label="Drift"
+            said="Drift: warm lights and cool darks, or the reverse"
+            words={drift === 0 ? 'none' : `${Math.abs(drift)}° ${drift > 0 ? 'warm' : 'cool'}`}
+            min={-60}
+            max={60}
+            value={drift}
+            onChange={(next) => adjust({ drift: next })}
+          />
+          <Slider
+            label="Intensity"
+            words={`${Math.round(intensity * 100)} %`}
+            min={0}
+            max={2}
+            step={0.05}
+            value={intensity}
+            onChange={(next) => adjust({ intensity: next })}
+          />
+          <Slider
+            label="Dull ends"
+            words={`${Math.round(taper * 100)} %`}
+            min={0}
+            max={1}
+            step={0.05}
+            value={taper}
+            onChange={(next) => adjust({ taper: next })}
+          />
+          <Slider
+            label="Darkest"
+            words={valueWords(from, settings.scale)}
+            min={0.5}
+            max={to - 1}
+            step={0.25}
+            value={from}
+            onChange={(next) => adjust({ from: next })}
+          />
+          <Slider
+            label="Lightest"
+            words={valueWords(to, settings.scale)}
+            min={from + 1}
+            max={9.75}
+            step={0.25}
+            value={to}
+            onChange={(next) => adjust({ to: next })}
+          />
+        </Section>
+      )}
+      <div className="flex gap-2">
+        <Button weight={set ? 'plain' : 'strong'} className="grow" onClick={add}>
+          {set ? `Another, from “${short(key.name)}”` : 'Build the ladder'}
+        </Button>
+        {set && (
+          <Button onClick={() => palette.change((document) => unlinkSet(document, set.id))}>
+            Unlink
+          </Button>
+        )}
+      </div>
+    </>
+  );
+}
+
+const LONG = 22;
+function short(name: string): string {
+  return name.length > LONG ? `${name.slice(0, LONG - 1)}…` : name;
+}
+
+export function Steps({ colours }: { colours: readonly string[] }) {
+  return (
+    <div className="mb-3 flex h-10" role="img" aria-label={`Colours: ${colours.join(', ')}`}>
+      {colours.map((hex, i) => (
+        <span key={i} className="grow" style={{ background: hex }} />
+      ))}
+    </div>
+  );
+}

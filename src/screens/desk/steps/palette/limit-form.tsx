@@ -1,0 +1,114 @@
+'use client';
+
+import { useState } from 'react';
+import { hexFromOklab } from '@/core/colour/hex';
+import { shortName } from '@/core/colour/name';
+import { wheelOf } from '@/core/colour/wheel';
+import { FEWEST_LIMITED, FIELD_ROWS, MOST_LIMITED, type Reach } from '@/core/palette/reach';
+import { useSettings } from '@/ui/settings';
+import { initials } from '@/ui/tide';
+import { capital, percent, valueWords } from '@/ui/words';
+import { useDocument } from '../../desk-store';
+import { useMeasured } from '../../use-drawn';
+import { Finding, Section } from '../panel-parts';
+
+/** What three to eight colours of the tray can make, and what of the picture that reaches. */
+export function LimitForm() {
+  const swatches = useDocument((document) => document.palette.swatches);
+  const { settings } = useSettings();
+  const [chosen, setChosen] = useState<readonly string[]>([]);
+  const members = swatches.filter(({ id }) => chosen.includes(id));
+  const colours = members.map(({ colour }) => colour);
+  const isEnough = colours.length >= FEWEST_LIMITED && colours.length <= MOST_LIMITED;
+  const key = isEnough ? JSON.stringify([colours, settings.wheel]) : null;
+  const reach = useMeasured(key, (desk) => desk.reach(colours, settings.wheel));
+  return (
+    <>
+      <Finding>{limitSentence(members.length, reach)}</Finding>
+      <Section title="Which" aside={`${FEWEST_LIMITED} to ${MOST_LIMITED}, and white`}>
+        <div className="grid grid-cols-6 gap-1.5">
+          {swatches.map(({ id, name, colour }, i) => {
+            const isChosen = chosen.includes(id);
+            return (
+              <button
+                key={id}
+                type="button"
+                aria-pressed={isChosen}
+                aria-label={`${i + 1}, ${name}`}
+                title={name}
+                disabled={!isChosen && chosen.length >= MOST_LIMITED}
+                onClick={() =>
+                  setChosen(isChosen ? chosen.filter((one) => one !== id) : [...chosen, id])
+                }
+                className="flex h-12 flex-col disabled:opacity-45"
+              >
+                <span className="grow" style={{ background: hexFromOklab(colour) }} />
+                <span className={`text-xs ${isChosen ? 'bg-ink font-semibold text-sheet' : ''}`}>
+                  {isChosen ? `${i + 1} ✓` : i + 1}
+                </span>
+              </button>
+            );
+          })}
+        </div>
+      </Section>
+      {reach && isEnough && (
+        <Section title="The strongest they make" aside="value upward, families across">
+          <Field reach={reach} />
+        </Section>
+      )}
+    </>
+  );
+}
+
+function limitSentence(chosen: number, reach: Reach | null): string {
+  if (chosen < FEWEST_LIMITED)
+    return `Choose ${FEWEST_LIMITED} colours or more: what can they make between them?`;
+  if (!reach) return 'Mixing …';
+  const beyond =
+    reach.beyond && reach.beyond.share >= 0.01
+      ? ` Out of reach is ${percent(reach.beyond.share)}, on average ${shortName(reach.beyond.colour)}.`
+      : '';
+  return `${capital(String(reach.mixes))} mixes of two and three reach ${percent(reach.reached)} of the picture.${beyond} An estimate: paints mix by more than three bands of light.`;
+}
+
+function Field({ reach: { field } }: { reach: Reach }) {
+  const { settings } = useSettings();
+  const { families } = wheelOf(settings.wheel);
+  const step = 10 / FIELD_ROWS;
+  return (
+    <table className="w-full table-fixed text-center text-xs">
+      <tbody>
+        {field
+          .map((row, i) => (
+            <tr key={i}>
+              <th className="w-12 text-right font-normal text-soft">
+                {valueWords((i + 0.5) * step, settings.scale)}
+              </th>
+              {row.map((mix, family) => (
+                <td key={family} className="h-8 p-px">
+                  {mix && (
+                    <span
+                      className="block h-full"
+                      style={{ background: hexFromOklab(mix.colour) }}
+                      role="img"
+                      aria-label={`${families[family]}: chroma ${mix.chroma.toFixed(2)}`}
+                      title={`${families[family]}, chroma ${mix.chroma.toFixed(2)}`}
+                    />
+                  )}
+                </td>
+              ))}
+            </tr>
+          ))
+          .reverse()}
+        <tr>
+          <td />
+          {families.map((family) => (
+            <td key={family} title={family}>
+              {initials(family)}
+            </td>
+          ))}
+        </tr>
+      </tbody>
+    </table>
+  );
+}

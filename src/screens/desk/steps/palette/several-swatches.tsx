@@ -1,0 +1,82 @@
+'use client';
+
+import { hexFromOklab } from '@/core/colour/hex';
+import { ROLES, type Role } from '@/core/palette/proportion';
+import { editSwatches, mergeSwatches } from '@/study/palette-edits';
+import { Button } from '@/ui/button';
+import { Select } from '@/ui/select';
+import { capital, count } from '@/ui/words';
+import { useDeskStore, useDocument } from '../../desk-store';
+import { newId, type PaletteActions } from '../../use-palette';
+import { Section } from '../panel-parts';
+
+/** What can be done with several swatches at once. */
+export function SeveralSwatches({
+  ids,
+  palette,
+}: {
+  ids: readonly string[];
+  palette: PaletteActions;
+}) {
+  const swatches = useDocument((document) => document.palette.swatches);
+  const { set } = useDeskStore().getState();
+  const all = new Set(ids);
+  const members = swatches.filter(({ id }) => all.has(id));
+  const locked = members.every((swatch) => swatch.locked);
+  const role = members.every((swatch) => swatch.role === members[0]?.role)
+    ? (members[0]?.role ?? '')
+    : '';
+  return (
+    <Section title={`${capital(count(members.length))} swatches`} aside="together">
+      <div className="mb-2 flex h-9">
+        {members.map(({ id, name, colour }) => (
+          <span
+            key={id}
+            className="grow"
+            title={name}
+            style={{ background: hexFromOklab(colour) }}
+          />
+        ))}
+      </div>
+      <div className="flex flex-wrap gap-2">
+        <Button
+          weight="strong"
+          className="grow"
+          onClick={() => {
+            palette.change((document) => mergeSwatches(document, all, newId));
+            set({ selected: null, chosen: [] });
+          }}
+        >
+          Merge
+        </Button>
+        <Button
+          className="grow"
+          onClick={() =>
+            palette.change((document) => editSwatches(document, all, { locked: !locked }))
+          }
+        >
+          {locked ? 'Unlock' : 'Lock'}
+        </Button>
+        <Button className="grow" onClick={() => palette.remove(ids)}>
+          Delete
+        </Button>
+        <Select
+          label="What they are for"
+          value={role}
+          options={[
+            { value: '', title: 'no role' },
+            ...ROLES.map((one) => ({ value: one, title: one })),
+          ]}
+          onChange={(next) =>
+            palette.change((document) =>
+              editSwatches(document, all, { role: next === '' ? null : (next as Role) }),
+            )
+          }
+        />
+        <Button weight="quiet" onClick={() => set({ selected: null, chosen: [] })}>
+          Done
+        </Button>
+      </div>
+    </Section>
+  );
+}

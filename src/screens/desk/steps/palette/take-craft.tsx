@@ -1,0 +1,138 @@
+'use client';
+
+import { LassoSelect } from 'lucide-react';
+import { useState } from 'react';
+import { FEWEST_SWATCHES, MOST_SWATCHES } from '@/core/palette/extract';
+import { LEANS, type Lean } from '@/core/palette/lean';
+import { staysOnExtraction } from '@/study/edits';
+import { addEnd } from '@/study/palette-edits';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { Select } from '@/ui/select';
+import { useSettings } from '@/ui/settings';
+import { Slider } from '@/ui/slider';
+import { valueWords } from '@/ui/words';
+import { useDesk, useDeskStore, useDocument } from '../../desk-store';
+import { useMeasured } from '../../use-drawn';
+import { newId, type PaletteActions } from '../../use-palette';
+import { Finding, Section } from '../panel-parts';
+import { CountCurve } from './count-curve';
+import { paletteSentence, widestGap } from './palette-sentence';
+import { SwatchList } from './swatch-list';
+
+const LEAN_TITLES: Record<Lean, string> = {
+  balanced: 'balanced',
+  area: 'by area',
+  accents: 'accents first',
+  lights: 'the lights only',
+  darks: 'the darks only',
+  quiet: 'the quiet only',
+  strong: 'the strong only',
+};
+
+/** Colours taken from the picture: extracted, or picked by area. */
+export function TakeCraft({ palette }: { palette: PaletteActions }) {
+  const { count, swatches, lean, region } = useDocument((document) => document.palette);
+  const selected = useDesk((state) => state.selected);
+  const squinted = useDesk((state) => state.view.takeSquinted);
+  const drawing = useDesk((state) => state.tool === 'region');
+  const { look, set } = useDeskStore().getState();
+  const { settings, change: changeSettings } = useSettings();
+  const [wanted, setWanted] = useState<number | null>(null);
+  const suggestion = useMeasured('suggest', (desk) => desk.suggestCount([]));
+  const gap = widestGap(swatches);
+  const staying = swatches.filter(staysOnExtraction).length;
+  const shown = wanted ?? count;
+  const withPalette = (part: { lean: Lean } | { region: null }) =>
+    palette.change((document) => ({ ...document, palette: { ...document.palette, ...part } }));
+  const take = (next: number) => {
+    setWanted(null);
+    void palette.extract(next);
+  };
+  return (
+    <>
+      <Finding>
+        {paletteSentence(swatches, settings.scale)}
+        {gap && (
+          <em>
+            {' '}
+            Nothing lies between {valueWords(gap.from, settings.scale)} and{' '}
+            {valueWords(gap.to, settings.scale)}.
+          </em>
+        )}
+      </Finding>
+      <Section
+        title="Extract"
+        aside={staying > 0 ? `${staying} picked, built or locked stay` : 'small accents are kept'}
+      >
+        <Slider
+          label="Colours"
+          words={String(shown)}
+          min={FEWEST_SWATCHES}
+          max={MOST_SWATCHES}
+          value={shown}
+          onChange={setWanted}
+          onCommit={take}
+        />
+        {suggestion && <CountCurve suggestion={suggestion} count={shown} onUse={take} />}
+        <div className="mt-1 flex items-center gap-2">
+          <Select
+            label="What extraction looks at"
+            value={lean}
+            options={LEANS.map((value) => ({ value, title: LEAN_TITLES[value] }))}
+            onChange={(next) => {
+              if (withPalette({ lean: next })) void palette.extract(count);
+            }}
+          />
+          <Button
+            className="grow aria-pressed:bg-ink aria-pressed:text-sheet"
+            aria-pressed={drawing}
+            onClick={() => {
+              if (region) {
+                if (withPalette({ region: null })) void palette.extract(count);
+              } else set({ tool: drawing ? 'look' : 'region' });
+            }}
+          >
+            <LassoSelect size={18} aria-hidden />
+            {region ? 'All of it' : drawing ? 'Loop it now' : 'Within a loop'}
+          </Button>
+        </div>
+      </Section>
+      <Section title="Pick by area" aside="click the picture; % of its diagonal">
+        <Slider
+          label="Radius"
+          words={`${(settings.pickRadius * 100).toFixed(1)} %`}
+          min={0}
+          max={0.1}
+          step={0.001}
+          value={settings.pickRadius}
+          onChange={(pickRadius) => changeSettings({ pickRadius })}
+        />
+        <Choice
+          label="Pick from"
+          value={squinted ? 'squint' : 'picture'}
+          options={[
+            { value: 'picture', title: 'the picture' },
+            { value: 'squint', title: 'the squint' },
+          ]}
+          onChange={(from) => look({ takeSquinted: from === 'squint' })}
+        />
+        <div className="mt-2 flex gap-2">
+          <Button
+            className="grow"
+            onClick={() => palette.change((document) => addEnd(document, 'light', newId))}
+          >
+            Add a paper light
+          </Button>
+          <Button
+            className="grow"
+            onClick={() => palette.change((document) => addEnd(document, 'dark', newId))}
+          >
+            Add a darkest dark
+          </Button>
+        </div>
+      </Section>
+      {!selected && swatches.length > 0 && <SwatchList swatches={swatches} />}
+    </>
+  );
+}

@@ -1,0 +1,72 @@
+import type { Oklab } from '@/core/colour/oklab';
+import { wheelOf, type WheelId } from '@/core/colour/wheel';
+import { extractPalette, type Extraction, type ExtractionSettings } from '@/core/palette/extract';
+import { mappedPicture } from '@/core/palette/mapped';
+import { failureMap, readFit, type Fit } from '@/core/palette/missing';
+import { readReach, type Reach } from '@/core/palette/reach';
+import { suggestCount, type CountSuggestion } from '@/core/palette/suggest';
+import { mapShares, swatchMap } from '@/core/palette/swatch-map';
+import { components, type Component } from '@/core/picture/components';
+import type { Place } from '@/core/picture/framing';
+import type { Picture } from '@/core/picture/picture';
+import { probe, type Probe } from '@/core/picture/probe';
+import { layStroke } from '@/core/picture/strokes';
+import { veil } from '@/core/picture/veil';
+import type { Held } from './held';
+
+type Asked = Omit<ExtractionSettings, 'within'> & {
+  /** A loop on the original that is looked within. */
+  region: Place[] | null;
+};
+
+/** What the Desk's worker is asked in the step Palette. */
+export function paletteCalls(held: () => Held, handOver: (picture: Picture) => Picture) {
+  /** What is picked from: the picture, or as it is squinted at. */
+  const source = (squint: number | null) =>
+    squint === null ? held().picture : held().through(squint).picture;
+
+  return {
+    extract({ region, ...settings }: Asked): Extraction {
+      const { picture } = held();
+      return extractPalette(picture, {
+        ...settings,
+        within: region ? withinLoop(held(), region) : undefined,
+      });
+    },
+    suggestCount: (keep: Oklab[]): CountSuggestion => suggestCount(held().picture, keep),
+
+    /** The area's average, spread and components. `place` in fractions of the developed picture, the radius of its diagonal. */
+    pick(
+      place: Place,
+      radius: number,
+      squint: number | null,
+    ): { probe: Probe; components: Component[] } | null {
+      const found = probe(source(squint), place, radius);
+      return found && { probe: found, components: components(source(squint), place, radius) ?? [] };
+    },
+
+    /** The share of the picture that each colour owns. */
+    shares: (colours: Oklab[]): number[] =>
+      colours.length === 0 ? [] : mapShares(swatchMap(held().picture, colours), colours.length),
+
+    mapped: (colours: Oklab[]): Picture => handOver(mappedPicture(held().picture, colours)),
+    /** A veil that leaves clear what a palette fails. */
+    failing(colours: Oklab[]): Picture {
+      const { picture } = held();
+      const map = failureMap(picture, colours);
+      return handOver(veil(map, picture.width, picture.height, (entry) => entry === 1, 255));
+    },
+    fit: (colours: Oklab[]): Fit => readFit(held().picture, colours),
+    reach: (colours: Oklab[], wheel: WheelId): Reach =>
+      readReach(held().picture, colours, wheelOf(wheel)),
+  };
+}
+
+function withinLoop({ picture: { width, height }, framed }: Held, points: Place[]): Uint8Array {
+  const [loop] = framed([{ tool: 'lasso' as const, radius: 0, points }]);
+  const within = new Uint8Array(width * height);
+  layStroke(loop, width, height, (row, first, last) =>
+    within.fill(1, row * width + first, row * width + last + 1),
+  );
+  return within;
+}
