@@ -1,5 +1,5 @@
 import { ciede2000 } from '../colour/ciede2000';
-import { labFromOklab } from '../colour/cielab';
+import { labFromOklab, type Lab } from '../colour/cielab';
 import { NEUTRAL_CHROMA } from '../colour/intensity';
 import { oklchFromOklab, type Oklab } from '../colour/oklab';
 import { valueOfOklab } from '../colour/value';
@@ -11,6 +11,14 @@ export interface SeriesMember {
   swatches: { name: string; colour: Oklab; share: number | null }[];
 }
 
+export interface Stray {
+  name: string;
+  colour: Oklab;
+  difference: number;
+  /** The number of the member that has it. */
+  nearest: { member: number; name: string; colour: Oklab };
+}
+
 export interface MemberReading {
   /** Munsell values and chromas, from least to most. */
   value: [number, number];
@@ -19,8 +27,8 @@ export interface MemberReading {
   families: number[];
   /** 0–100: how near its colours are to those of the others. */
   holds: number;
-  /** Swatches that no other member has anything near to, the farthest first. */
-  strays: { name: string; colour: Oklab; difference: number }[];
+  /** Swatches that no other member has anything near to, the farthest first, and what is nearest. */
+  strays: Stray[];
 }
 
 export interface SeriesReading {
@@ -68,7 +76,10 @@ export function readSeries(members: readonly SeriesMember[], wheel: Wheel): Seri
       families: familiesOf(member, weights, wheel),
       holds: 100 * Math.max(0, 1 - mean / UNLIKE),
       strays: swatches
-        .map(({ name, colour }, i) => ({ name, colour, difference: Math.min(...away[i]) }))
+        .map(({ name, colour }, i): Stray => {
+          const difference = Math.min(...away[i]);
+          return { name, colour, difference, nearest: nearestTo(members, labs, m, i) };
+        })
         .filter(({ difference }) => difference > STRAY)
         .sort((one, other) => other.difference - one.difference),
     };
@@ -80,6 +91,27 @@ export function readSeries(members: readonly SeriesMember[], wheel: Wheel): Seri
       .filter((index) => readings.every(({ families }) => families.includes(index))),
     holds: readings.reduce((sum, { holds }) => sum + holds, 0) / readings.length,
   };
+}
+
+/** What comes nearest to a swatch among all other members. */
+function nearestTo(
+  members: readonly SeriesMember[],
+  labs: readonly Lab[][],
+  m: number,
+  i: number,
+): Stray['nearest'] {
+  let least = Infinity;
+  let nearest = { member: m, ...members[m].swatches[i] };
+  members.forEach(({ swatches }, member) => {
+    if (member === m) return;
+    swatches.forEach((swatch, k) => {
+      const difference = ciede2000(labs[m][i], labs[member][k]);
+      if (difference >= least) return;
+      least = difference;
+      nearest = { member, ...swatch };
+    });
+  });
+  return { member: nearest.member, name: nearest.name, colour: nearest.colour };
 }
 
 /** Shares that add to 1; even ones where a palette says none. */

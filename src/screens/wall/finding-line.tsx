@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import type { Wheel } from '@/core/colour/wheel';
 import type { StudyCard } from '@/contracts/study';
 import { Button } from '@/ui/button';
@@ -91,6 +92,12 @@ export function FindingLine({ studies, shown, finding, wheel, onChange }: Props)
             </Button>
           </>
         )}
+        <Link
+          href="/series"
+          className="flex min-h-10 items-center border border-ink bg-sheet px-3 text-[15px] font-semibold hover:bg-faint"
+        >
+          Series
+        </Link>
         <Select
           label="Hang by"
           value={finding.sort}

@@ -35,8 +35,8 @@ export function FollowForm({ palette }: { palette: PaletteActions }) {
         onChange={setAmount}
       />
       <Slider
-        label="The light is"
-        words={warmth === 0 ? 'neutral' : warmth > 0 ? `warm ${warmth}` : `cool ${-warmth}`}
+        label="Warm light"
+        words={warmth === 0 ? 'none' : `${warmth > 0 ? '+' : '−'}${Math.abs(warmth)}`}
         min={-1}
         max={1}
         step={0.1}

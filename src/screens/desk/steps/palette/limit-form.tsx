@@ -52,7 +52,7 @@ export function LimitForm() {
         </div>
       </Section>
       {reach && isEnough && (
-        <Section title="The strongest they make" aside="value upward, families across">
+        <Section title="The strongest mixes" aside="by value and family">
           <Field reach={reach} />
         </Section>
       )}

@@ -1,0 +1,49 @@
+import type { ValueScale } from '@/core/colour/value-scale';
+import type { Wheel } from '@/core/colour/wheel';
+import type { SeriesReading, Stray } from '@/core/palette/series';
+import { list, several, valueWords } from '@/ui/words';
+
+/** How a series holds together, from 0 to 100, in words. */
+function holdsWords(holds: number): string {
+  if (holds >= 75) return 'hold together well';
+  if (holds >= 55) return 'hold together';
+  return holds >= 35 ? 'hold together loosely' : 'hardly hold together';
+}
+
+/** Whether they look like one hand, and what they share. */
+export function seriesSentence(reading: SeriesReading, wheel: Wheel): string {
+  const count = reading.members.length;
+  const shared = reading.shared.map((index) => wheel.families[index]);
+  const families =
+    shared.length === 0
+      ? 'no family is in all of them'
+      : `${list(shared)} ${shared.length === 1 ? 'is' : 'are'} in all of them`;
+  return `These ${several(count, 'palette')} ${holdsWords(reading.holds)} (${Math.round(reading.holds)} of 100); ${families}.`;
+}
+
+/** Ranges that are further apart than this, in Munsell steps, are worth a word. */
+const RANGE_APART = 1.5;
+
+/** Which members reach less far in value than the widest. */
+export function rangeSentence(
+  reading: SeriesReading,
+  titles: readonly string[],
+  scale: ValueScale,
+): string | null {
+  const widest = reading.members.reduce((best, one) =>
+    one.value[1] - one.value[0] > best.value[1] - best.value[0] ? one : best,
+  );
+  const short = reading.members.flatMap(({ value }, i) =>
+    widest.value[1] - widest.value[0] - (value[1] - value[0]) > RANGE_APART ? [titles[i]] : [],
+  );
+  if (short.length === 0) return null;
+  return `Values reach from ${valueWords(widest.value[0], scale)} to ${valueWords(widest.value[1], scale)} at the widest; ${list(short)} ${short.length === 1 ? 'reaches' : 'reach'} less far.`;
+}
+
+/** What to do about a stray. */
+export function straySentence(
+  { name, difference, nearest }: Stray,
+  titles: readonly string[],
+): string {
+  return `“${name}” has nothing near it (${difference.toFixed(0)}): bring it toward “${nearest.name}” of ${titles[nearest.member]}, or let another picture have it too.`;
+}
