@@ -1,5 +1,6 @@
 import { oklabFromLab } from '../colour/cielab';
 import type { Oklab } from '../colour/oklab';
+import { valueOfOklab } from '../colour/value';
 import type { Place } from '../picture/framing';
 import type { Picture } from '../picture/picture';
 import { findAccents, type Accent } from './accents';
@@ -105,6 +106,8 @@ function found({ centres }: Settled, keep: readonly Oklab[]): Oklab[] {
   const rest = Array.from({ length: centres.count - keep.length }, (_, i) =>
     oklabFromLab(labAt(centres.lab, keep.length + i)),
   );
-  rest.sort((one, other) => one.L - other.L || one.a - other.a || one.b - other.b);
+  rest.sort(
+    (one, other) => valueOfOklab(one) - valueOfOklab(other) || one.a - other.a || one.b - other.b,
+  );
   return [...keep, ...rest];
 }

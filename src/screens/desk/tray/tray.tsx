@@ -107,7 +107,7 @@ export function Tray({ studyId, palette }: { studyId: string; palette: PaletteAc
             <Menu
               side="top"
               trigger={
-                <Button weight="quiet" className="min-h-9 px-2 text-sm">
+                <Button weight="quiet" className="px-2 text-sm">
                   <ArrowDownUp size={16} aria-hidden /> Order
                 </Button>
               }
@@ -118,7 +118,7 @@ export function Tray({ studyId, palette }: { studyId: string; palette: PaletteAc
             />
             <Button
               weight="quiet"
-              className="min-h-9 px-2 text-sm aria-pressed:bg-ink aria-pressed:text-sheet"
+              className="px-2 text-sm aria-pressed:bg-ink aria-pressed:text-sheet"
               aria-pressed={choosing}
               onClick={() => store.getState().set({ choosing: !choosing })}
             >

@@ -70,7 +70,7 @@ export function OneSwatch({ swatch, palette }: { swatch: TraySwatch; palette: Pa
         {suggested !== swatch.name && (
           <button
             type="button"
-            className="-mt-1 min-h-8 text-left text-sm underline underline-offset-2"
+            className="-my-1 min-h-10 text-left text-sm underline underline-offset-2"
             onClick={() => {
               setName(null);
               edit({ name: suggested });

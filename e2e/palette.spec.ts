@@ -1,0 +1,262 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Locator, Page } from '@playwright/test';
+import { spawnSync } from 'node:child_process';
+import { root } from '../scripts/lib.mjs';
+import { appFor, expect, test } from './app';
+import {
+  choose,
+  deskIsSet,
+  dropPicture,
+  isSaved,
+  onStage,
+  openStudy,
+  picturePath,
+  pixelAt,
+  setSlider,
+  toStep,
+  tray,
+} from './hands';
+
+const app = appFor('demo');
+const finding = (page: Page) => page.getByTestId('finding');
+const labels = (page: Page) =>
+  tray(page).evaluateAll((all) => all.map((block) => block.getAttribute('aria-label') ?? ''));
+/** The colours of the tray's blocks, as they are on the screen. */
+const hexes = (page: Page) =>
+  tray(page).evaluateAll((all) =>
+    all.map((block) => getComputedStyle(block.firstElementChild as Element).backgroundColor),
+  );
+const toCraft = (page: Page, name: string) => choose(page, 'What is done', name);
+const panel = (page: Page): Locator => page.getByRole('complementary', { name: 'Findings' });
+
+test('extraction: the suggested count, a lean, a loop on the picture; the same as on the command line', async ({
+  page,
+}) => {
+  await page.goto(app.url);
+  await page.getByRole('button', { name: 'More for Enamel tile for the endpapers' }).click();
+  await page.getByRole('menuitem', { name: 'Delete' }).click();
+  await dropPicture(page, 'enamel-tile.webp');
+  await page.getByRole('button', { name: /Begin a new study/ }).click();
+  await page.waitForURL(/desk/);
+  await deskIsSet(page);
+  await toStep(page, 'Palette');
+
+  const { stdout } = spawnSync(
+    process.execPath,
+    [
+      'node_modules/tsx/dist/cli.mjs',
+      'cli/prism.ts',
+      'palette',
+      picturePath('enamel-tile.webp'),
+      '--count',
+      '6',
+      '--lean',
+      'strong',
+    ],
+    { cwd: root, encoding: 'utf8', timeout: 60_000 },
+  );
+  const printed = (JSON.parse(stdout) as { swatches: { hex: string; name: string }[] }).swatches;
+  await page.getByLabel('What extraction looks at').selectOption('strong');
+  await page.getByRole('button', { name: /^6 colours: / }).click();
+  await expect(tray(page)).toHaveCount(6);
+  const rgb = ({ hex }: { hex: string }) =>
+    `rgb(${[1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16)).join(', ')})`;
+  await expect.poll(() => hexes(page)).toEqual(printed.map(rgb));
+
+  const strong = await labels(page);
+  await page.getByRole('button', { name: 'Within a loop' }).click();
+  const [x, y] = await onStage(page, 0.42, 0.42);
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  for (const [dx, dy] of [
+    [60, 0],
+    [60, 60],
+    [0, 60],
+    [0, 5],
+  ])
+    await page.mouse.move(x + dx, y + dy, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: 'All of it' })).toBeVisible();
+  await page.getByRole('button', { name: 'Extract again' }).click();
+  await expect.poll(() => labels(page)).not.toEqual(strong);
+  await page.getByRole('button', { name: 'All of it' }).click();
+  await expect.poll(() => hexes(page)).toEqual(printed.map(rgb));
+});
+
+test('picks: a near-duplicate is asked about, an average gives way to its colours', async ({
+  page,
+}) => {
+  await openStudy(page, app.url, 'Ticket hall at noon');
+  await toStep(page, 'Palette');
+  const before = await tray(page).count();
+  const [x, y] = await onStage(page, 0.6, 0.82);
+  await page.mouse.click(x, y);
+  await expect(tray(page)).toHaveCount(before + 1);
+  await page.mouse.click(x + 1, y);
+  await expect(page.getByText(/^This is \d\.\d from “.*”: both are kept\.$/).first()).toBeVisible();
+  await expect(tray(page)).toHaveCount(before + 2);
+  await page.getByRole('button', { name: 'Merge', exact: true }).last().click();
+  await expect(tray(page)).toHaveCount(before + 1);
+  await page.keyboard.press('Control+z');
+  await expect(tray(page)).toHaveCount(before + 2);
+
+  await panel(page).getByRole('slider', { name: 'Radius' }).focus();
+  for (let i = 0; i < 25; i++) await page.keyboard.press('ArrowRight');
+  await page.mouse.click(...(await onStage(page, 0.55, 0.75)));
+  await expect(tray(page)).toHaveCount(before + 3);
+  const parts = await page.getByText('The area is made of').locator('..').getByRole('img').count();
+  expect(parts).toBeGreaterThan(1);
+  await page.getByRole('button', { name: 'Put these in its place' }).click();
+  await expect(tray(page)).toHaveCount(before + 2 + parts);
+});
+
+test('pruning: how many they really are, merged and taken apart; the tray by keys', async ({
+  page,
+}) => {
+  await openStudy(page, app.url, 'Fog at the passing loop');
+  await toStep(page, 'Palette');
+  await toCraft(page, 'prune');
+  await setSlider(page, 'As near as', 8);
+  await expect(finding(page)).toContainText(/^Eight colours are really (three|four|five)\.$/);
+  const before = await labels(page);
+  await page.getByRole('button', { name: 'Merge all of them' }).click();
+  await expect(tray(page)).not.toHaveCount(before.length);
+  const merged = await tray(page).count();
+  await page.keyboard.press('Control+z');
+  await expect(tray(page)).toHaveCount(before.length);
+
+  // Several at once, by keys: Shift with Enter adds, M merges; what was merged is taken apart.
+  await tray(page).nth(0).click();
+  await tray(page).nth(1).press('Shift+Enter');
+  await expect(panel(page).getByRole('heading', { name: 'Two swatches' })).toBeVisible();
+  await tray(page).nth(1).press('m');
+  await expect(tray(page)).toHaveCount(before.length - 1);
+  await tray(page).nth(0).click();
+  await page.getByRole('button', { name: 'Take apart' }).click();
+  await expect.poll(() => labels(page)).toEqual(before);
+  expect(merged).toBeLessThan(before.length);
+
+  await page.getByRole('button', { name: 'Order' }).click();
+  await page.getByRole('menuitem', { name: 'By share' }).click();
+  await expect.poll(() => labels(page)).not.toEqual(before);
+  await page.getByRole('button', { name: 'Order' }).click();
+  await page.getByRole('menuitem', { name: 'By value' }).click();
+  await toCraft(page, 'take');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Add a darkest dark' }).click();
+  await page.getByRole('button', { name: 'Add a paper light' }).click();
+  await expect(tray(page).first()).toHaveAttribute('aria-label', /darkest dark.*, dark$/);
+  await expect(tray(page).last()).toHaveAttribute('aria-label', /paper light.*, light$/);
+  await isSaved(page);
+  await page.reload();
+  await expect(tray(page)).toHaveCount(before.length + 2);
+});
+
+test('weight against a target, and how the palette holds the picture', async ({ page }) => {
+  await openStudy(page, app.url, 'Lower station, rain at dusk');
+  await toStep(page, 'Palette');
+  await toCraft(page, 'weigh');
+  await page.getByRole('button', { name: 'Give roles by size and strength' }).click();
+  await expect(tray(page).filter({ hasText: '' }).first()).toHaveAttribute(
+    'aria-label',
+    /, (main|second|accent|\d+)/,
+  );
+  expect((await labels(page)).filter((label) => label.includes(', main'))).toHaveLength(1);
+  await setSlider(page, 'Target of accent', 20);
+  await expect(finding(page)).toContainText(/the accent has less/);
+
+  await toCraft(page, 'fit');
+  await expect(finding(page)).toContainText(/On average the picture is \d\.\d from these/);
+  const colours = new Set(await hexes(page));
+  const seen = async () =>
+    `rgb(${(await pixelAt(page, ...(await onStage(page, 0.3, 0.62)))).join(', ')})`;
+  await expect.poll(async () => colours.has(await seen())).toBe(true);
+  const text = await finding(page).innerText();
+  const failed = Number(/they fail (\d+)/.exec(text)?.[1] ?? 0);
+  expect(failed).toBeGreaterThan(0);
+  const count = await tray(page).count();
+  await page.getByRole('button', { name: /^Add / }).first().click();
+  await expect(tray(page)).toHaveCount(count + 1);
+  await expect
+    .poll(async () => Number(/they fail (\d+)/.exec(await finding(page).innerText())?.[1] ?? 0))
+    .toBeLessThan(failed);
+  await choose(page, 'What is shown', 'where it fails');
+  await expect(page).toHaveURL(/fit=failing/);
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+});
+
+test('building: a ladder that swings as one, a harmony, what follows, what a few can make', async ({
+  page,
+}) => {
+  await openStudy(page, app.url, 'Conductor by the window');
+  await toStep(page, 'Palette');
+  await toCraft(page, 'build');
+  const before = await tray(page).count();
+  await page.getByRole('button', { name: 'Build the ladder' }).click();
+  await expect(tray(page)).toHaveCount(before + 5);
+  const linked = async () => (await labels(page)).filter((label) => label.endsWith(', linked'));
+  expect(await linked()).toHaveLength(5);
+  const were = await hexes(page);
+  await setSlider(page, 'Swing of the hue', 40);
+  await expect
+    .poll(async () => (await hexes(page)).filter((hex) => !were.includes(hex)).length)
+    .toBe(5);
+  await setSlider(page, 'Tones', 2);
+  await expect(tray(page)).toHaveCount(before + 7);
+  await page.getByRole('button', { name: 'Unlink', exact: true }).click();
+  expect(await linked()).toHaveLength(0);
+
+  await choose(page, 'What is built', 'harmony');
+  await page.getByLabel('Scheme').selectOption('complement');
+  await page.getByRole('button', { name: 'Build it' }).click();
+  await expect(tray(page)).toHaveCount(before + 9);
+  await expect(finding(page)).toContainText(/^Complement about /);
+  await choose(page, 'What is built', 'derive');
+  await page.getByRole('button', { name: 'Add shadow' }).click();
+  await expect(tray(page)).toHaveCount(before + 10);
+  expect((await labels(page)).some((label) => label.includes(': shadow'))).toBe(true);
+
+  await choose(page, 'What is built', 'limit');
+  await expect(finding(page)).toContainText('Choose 3 colours or more');
+  for (const n of [1, 3, 5])
+    await panel(page)
+      .getByRole('button', { name: new RegExp(`^${n}, `) })
+      .click();
+  await expect(finding(page)).toContainText(/mixes of two and three reach \d+.% of the picture/);
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+});
+
+test('a finger chooses several in the tray; a series says what strays', async ({ browser }) => {
+  const context = await browser.newContext({
+    hasTouch: true,
+    viewport: { width: 1024, height: 768 },
+  });
+  const page = await context.newPage();
+  await openStudy(page, app.url, 'Slate terrace, evening');
+  await toStep(page, 'Palette');
+  const before = await tray(page).count();
+  await page.getByRole('button', { name: 'Several' }).tap();
+  await tray(page).nth(0).tap();
+  await tray(page).nth(1).tap();
+  await tray(page).nth(2).tap();
+  await expect(panel(page).getByRole('heading', { name: 'Three swatches' })).toBeVisible();
+  await panel(page).getByRole('button', { name: 'Merge' }).tap();
+  await expect(tray(page)).toHaveCount(before - 2);
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().tap();
+  await expect(tray(page)).toHaveCount(before);
+
+  await page.goto(app.url);
+  await page.getByRole('link', { name: 'Series' }).tap();
+  await expect(finding(page)).toHaveText(/Choose two or more/);
+  for (const title of ['Slate terrace, evening', 'Talloch, the last season'])
+    await page
+      .getByLabel(new RegExp(`^${title}`))
+      .first()
+      .check();
+  await expect(finding(page)).toHaveText(/^These two palettes .* \(\d+ of 100\)/);
+  await expect(page.getByText(/has nothing near it/).first()).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('listitem').getByRole('heading')).toHaveCount(2);
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+  await context.close();
+});
