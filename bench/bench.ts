@@ -91,6 +91,10 @@ const operations: [string, () => unknown][] = [
     'Wu’s quantizer (image-q): 8 colours',
     () => QUANTIZERS.find(({ name }) => name === 'Wu')?.palette(working, 8),
   ],
+  [
+    'median cut (quantize): 8 colours',
+    () => QUANTIZERS.find(({ name }) => name === 'median cut')?.palette(working, 8),
+  ],
   ['palette: shares of 8 colours', () => swatchMap(working, colours)],
   ['turned by 3°', () => develop(working, { framing: { angle: 3, crop: null }, cast: null })],
   ['freed of a cast', () => develop(working, { framing: { angle: 0, crop: null }, cast })],

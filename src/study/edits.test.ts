@@ -55,7 +55,20 @@ describe('extracting again', () => {
     });
   });
 
-  it('always gives a tray that fits its contract, ordered by value, with names all different', () => {
+  it('keeps the order that the person gave to what stays', () => {
+    const mine = withTray(...tray.palette.swatches.toReversed());
+    const after = applyExtraction(
+      mine,
+      5,
+      found(['#a02018', '#f0c060', '#212941', '#57647c', '#eeeeee']),
+      areas(5),
+      newId,
+    );
+    expect(ids(after).slice(0, 4)).toEqual(ids(mine));
+    expect(after.palette.swatches).toHaveLength(5);
+  });
+
+  it('always gives a tray that fits its contract, with names all different', () => {
     fc.assert(
       fc.property(fc.array(anySrgb, { minLength: 1, maxLength: 14 }), (colours) => {
         const kept = tray.palette.swatches

@@ -74,3 +74,21 @@ export function colourCells({ data }: Picture, within?: Uint8Array): Cells {
   }
   return cells;
 }
+
+/** Every cell as a tone of its own. */
+export function asTones({ share, lab, din }: Cells) {
+  return { weight: share, lab, din };
+}
+
+/** Marks a transparent pixel in a map. */
+export const NO_CELL = 255;
+
+/** For each pixel what its cell (by its number among the occupied) is given, 255 where it is transparent. */
+export function cellMap({ data }: Picture, cells: Cells, given: (k: number) => number): Uint8Array {
+  const ofCell = new Uint8Array(CELL_SPACE);
+  cells.id.forEach((id, k) => (ofCell[id] = given(k)));
+  const map = new Uint8Array(data.length / 4);
+  for (let i = 0, p = 0; p < map.length; i += 4, p++)
+    map[p] = data[i + 3] < OPAQUE ? NO_CELL : ofCell[cellOf(data[i], data[i + 1], data[i + 2])];
+  return map;
+}

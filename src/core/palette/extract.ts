@@ -4,7 +4,7 @@ import { valueOfOklab } from '../colour/value';
 import type { Place } from '../picture/framing';
 import type { Picture } from '../picture/picture';
 import { findAccents, type Accent } from './accents';
-import { colourCells, type Cells } from './cells';
+import { asTones, colourCells, type Cells } from './cells';
 import { assign, centresOf, type Settled } from './centres';
 import { growing } from './grow';
 import { leanWeights, type Lean } from './lean';
@@ -68,11 +68,6 @@ export function extractPalette(
     })),
     meanDifference: mean,
   };
-}
-
-/** Every cell as a tone of its own. */
-export function asTones({ share, lab, din }: Cells) {
-  return { weight: share, lab, din };
 }
 
 /** The palette of a picture's cells at `count`, or before, where it can grow no further. */

@@ -1,13 +1,12 @@
 import { oklabFromLab } from '../colour/cielab';
 import type { Oklab } from '../colour/oklab';
 import type { Place } from '../picture/framing';
-import { OPAQUE, type Picture } from '../picture/picture';
-import { CELL_SPACE, cellOf, colourCells } from './cells';
+import type { Picture } from '../picture/picture';
+import { asTones, cellMap, colourCells } from './cells';
 import { assign, centresOf } from './centres';
 import { growing } from './grow';
 import { homes } from './place';
 import { labAt, tonesOf } from './tones';
-import { asTones } from './extract';
 
 /** From this CIEDE2000 on a palette fails a colour: nobody would take the one for the other. */
 export const FAILS = 6;
@@ -77,11 +76,5 @@ export function readFit(picture: Picture, colours: readonly Oklab[]): Fit {
 export function failureMap(picture: Picture, colours: readonly Oklab[]): Uint8Array {
   const cells = colourCells(picture);
   const { difference } = assign(asTones(cells), centresOf(colours, colours.length));
-  const failsOf = new Uint8Array(CELL_SPACE);
-  cells.id.forEach((id, k) => (failsOf[id] = difference[k] > FAILS ? 1 : 0));
-  const { data } = picture;
-  const map = new Uint8Array(data.length / 4);
-  for (let i = 0, p = 0; i < data.length; i += 4, p++)
-    map[p] = data[i + 3] < OPAQUE ? 255 : failsOf[cellOf(data[i], data[i + 1], data[i + 2])];
-  return map;
+  return cellMap(picture, cells, (k) => (difference[k] > FAILS ? 1 : 0));
 }

@@ -5,7 +5,7 @@ import { linearFromOklab, oklabFromLinear, oklchFromOklab, type Oklab } from '..
 import { valueOfOklab } from '../colour/value';
 import { familyOf, type Wheel } from '../colour/wheel';
 import type { Picture } from '../picture/picture';
-import { colourCells } from './cells';
+import { asTones, cellMap, colourCells } from './cells';
 import { centresOf } from './centres';
 import { labAt, tonesOf, type Tones } from './tones';
 
@@ -58,6 +58,13 @@ export function readReach(picture: Picture, colours: readonly Oklab[], wheel: Wh
       share > 1e-6 ? { share, colour: oklabFromLab({ L: mean(0), a: mean(1), b: mean(2) }) } : null,
     mixes: mixes.length,
   };
+}
+
+/** For each pixel 1 where the mixes of some colours and white reach it, 0 where not, 255 where it is transparent. */
+export function reachMap(picture: Picture, colours: readonly Oklab[]): Uint8Array {
+  const cells = colourCells(picture);
+  const near = nearestMix(asTones(cells), allMixes([...colours, WHITE]));
+  return cellMap(picture, cells, (k) => (near[k] <= REACHED ? 1 : 0));
 }
 
 function fieldOf(mixes: readonly Oklab[], wheel: Wheel): Reach['field'] {

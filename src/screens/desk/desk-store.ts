@@ -44,6 +44,8 @@ export interface DeskState extends DocumentState<StudyDocument> {
   selected: string | null;
   /** All that are selected together, the first among them; one alone is in `selected` only. */
   chosen: readonly string[];
+  /** The swatches of a limited palette whose reach is asked. */
+  limited: readonly string[];
   /** Whether a tap adds to what is chosen, as a held Shift does. */
   choosing: boolean;
   originalHeld: boolean;
@@ -67,6 +69,7 @@ export interface DeskState extends DocumentState<StudyDocument> {
         | 'selected'
         | 'chosen'
         | 'choosing'
+        | 'limited'
         | 'originalHeld'
         | 'guessing'
         | 'brush'
@@ -93,6 +96,7 @@ export function createDeskStore(document: StudyDocument, view: View): DeskStore 
     selected: null,
     chosen: [],
     choosing: false,
+    limited: [],
     originalHeld: false,
     guessing: false,
     brush: { side: 'shadow', radius: 0.02 },

@@ -29,6 +29,7 @@ describe('the view in the address', () => {
     build: fc.constantFrom(...BUILDS),
     fitLook: fc.constantFrom(...FIT_LOOKS),
     takeSquinted: fc.boolean(),
+    takeParts: fc.boolean(),
     asked: fc.constant(null),
     pair: fc.constantFrom(
       [],
@@ -52,10 +53,10 @@ describe('the view in the address', () => {
         const fits = view.step === 'palette' && view.craft === 'fit';
         const onlyInValues =
           view.step === 'values' ? {} : { lens, wipe: fits ? view.wipe : wipe, zoneLook, pair };
-        const { craft, build, fitLook, takeSquinted } = FIRST_VIEW;
+        const { craft, build, fitLook, takeSquinted, takeParts } = FIRST_VIEW;
         const onlyInPalette =
           view.step !== 'palette'
-            ? { craft, build, fitLook, takeSquinted }
+            ? { craft, build, fitLook, takeSquinted, takeParts }
             : {
                 build: view.craft === 'build' ? view.build : build,
                 fitLook: fits ? view.fitLook : fitLook,

@@ -1,11 +1,14 @@
 'use client';
 
+import { FEWEST_LIMITED, MOST_LIMITED } from '@/core/palette/reach';
 import type { StudyDocument } from '@/contracts/study';
 import type { DrawnLine } from '@/workers/browser/value-calls';
 import { useSettings } from '@/ui/settings';
 import { stepOf } from '@/ui/words';
 import { useDesk, useDocument, type Focus } from './desk-store';
 import { useDrawn, useMeasured } from './use-drawn';
+
+const isLimit = (count: number) => count >= FEWEST_LIMITED && count <= MOST_LIMITED;
 
 const zonesKey = ({ zones, breaks, thresholds, squint }: StudyDocument['values']) =>
   JSON.stringify([zones, breaks, thresholds, squint]);
@@ -41,9 +44,11 @@ export function useLens(): { lens: HTMLCanvasElement | null; lines: readonly Dra
     (desk) => desk.temperature(),
   );
 
-  const { craft, fitLook, takeSquinted } = useDesk((state) => state.view);
+  const { craft, build, fitLook, takeSquinted } = useDesk((state) => state.view);
+  const limited = useDesk((state) => state.limited);
   const colours = useDocument((document) => document.palette.swatches);
   const paletteKey = JSON.stringify(colours.map(({ colour }) => colour));
+  const members = colours.filter(({ id }) => limited.includes(id)).map(({ colour }) => colour);
   const overPalette =
     step !== 'palette'
       ? null
@@ -51,16 +56,20 @@ export function useLens(): { lens: HTMLCanvasElement | null; lines: readonly Dra
         ? fitLook
         : takeSquinted && craft === 'take'
           ? 'squint'
-          : null;
+          : craft === 'build' && build === 'limit' && isLimit(members.length)
+            ? 'reached'
+            : null;
   const paletteKeys = {
     mapped: `mapped ${paletteKey}`,
     failing: `failing ${paletteKey}`,
     squint: `squint ${values.squint}`,
+    reached: `reached ${JSON.stringify(members)}`,
   };
   const palette = useDrawn(
     overPalette && overPalette !== 'picture' ? paletteKeys[overPalette] : null,
     (desk) => {
       const all = colours.map(({ colour }) => colour);
+      if (overPalette === 'reached') return desk.reached(members);
       if (overPalette === 'squint') return desk.squint(values.squint, false);
       return overPalette === 'failing' ? desk.failing(all) : desk.mapped(all);
     },

@@ -15,7 +15,7 @@ import {
   withShares,
   type NewSwatch,
 } from '@/study/edits';
-import { mergeSwatches, removeSwatches } from '@/study/palette-edits';
+import { addSwatches, mergeSwatches, removeSwatches } from '@/study/palette-edits';
 import { withoutEmptySets } from '@/study/set-edits';
 import { useDeskStore, useDocument, type Point } from './desk-store';
 import { usePicture } from './picture-room';
@@ -114,14 +114,28 @@ export function usePalette() {
         const squint = view.takeSquinted && view.craft === 'take' ? document().values.squint : null;
         const found = await room.desk.pick(place, settings.pickRadius, squint);
         if (!found) return say('There is no picture at this place.');
-        add({
-          id: newId(),
+        const plain = {
           note: '',
-          colour: found.probe.colour,
           share: null,
           locked: false,
-          origin: 'picked',
+          origin: 'picked' as const,
           area: room.originalArea(place, settings.pickRadius),
+        };
+        if (view.takeParts && found.components.length > 1) {
+          const parts = found.components.map(({ colour }) => ({
+            ...plain,
+            id: newId(),
+            colour,
+            spread: null,
+          }));
+          if (change((was) => addSwatches(was, parts)))
+            store.getState().set({ selected: parts[0].id, chosen: parts.map(({ id }) => id) });
+          return;
+        }
+        add({
+          ...plain,
+          id: newId(),
+          colour: found.probe.colour,
           spread: found.probe.spread,
           components: found.components.length > 1 ? found.components : [],
         });

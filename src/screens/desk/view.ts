@@ -61,6 +61,8 @@ export interface View {
   fitLook: (typeof FIT_LOOKS)[number];
   /** Whether colours are taken from the picture as it is squinted at. */
   takeSquinted: boolean;
+  /** Whether a pick takes the colours that make its area in place of their average. */
+  takeParts: boolean;
   /** Two places of the original that are held against each other. */
   pair: readonly { x: number; y: number }[];
   /** Where the lens begins, as a fraction of the picture's width; null lays it over all. */
@@ -85,6 +87,7 @@ export const FIRST_VIEW: View = {
   build: 'ladder',
   fitLook: 'mapped',
   takeSquinted: false,
+  takeParts: false,
   pair: [],
   wipe: null,
   zoom: 1,
@@ -111,6 +114,7 @@ export function viewFrom(query: URLSearchParams): View {
     build: oneOf(BUILDS, query.get('build')) ?? FIRST_VIEW.build,
     fitLook: oneOf(FIT_LOOKS, query.get('fit')) ?? FIRST_VIEW.fitLook,
     takeSquinted: query.get('from') === 'squint',
+    takeParts: query.get('pick') === 'parts',
     asked: pairFrom(query.getAll('asked'))[0] ?? null,
     pair: pairFrom(query.getAll('place')),
     wipe: number(query.get('wipe'), 0, 1),
@@ -141,6 +145,7 @@ export function queryOf(view: View): string {
     if (view.craft === 'build' && view.build !== FIRST_VIEW.build) query.set('build', view.build);
     if (view.craft === 'fit' && view.fitLook !== FIRST_VIEW.fitLook) query.set('fit', view.fitLook);
     if (view.takeSquinted) query.set('from', 'squint');
+    if (view.takeParts) query.set('pick', 'parts');
     if (view.craft === 'fit' && view.wipe !== null) query.set('wipe', short(view.wipe));
   }
   if (view.zoom !== 1) {

@@ -1,10 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import { probe } from '@/core/picture/probe';
+import { PLAIN_LADDER } from '@/core/palette/ladder';
+import { suggestedRoles } from '@/core/palette/proportion';
 import { mapShares, swatchMap } from '@/core/palette/swatch-map';
 import type { Picture } from '@/core/picture/picture';
 import type { LibraryContent } from '@/contracts/library';
 import { newDocument, type StudyDocument } from '@/contracts/study';
 import { addSwatch, editSwatch, withShares } from '@/study/edits';
+import { withRoles } from '@/study/palette-edits';
+import { addSet } from '@/study/set-edits';
 import { libraryFrom } from '@/study/library';
 import { runReading } from '@/workers/server/pool';
 import { ServiceError } from '../errors';
@@ -71,7 +75,7 @@ async function seedStudy(entry: StoryStudy, onKeeping: () => void): Promise<void
         );
   const palette = brought.kind === 'new' ? was.document : await extracted(first, was.picture.id);
   const document = await told(entry, palette, was.picture.id);
-  await saveStudy(id, was.revision, document);
+  await saveStudy(id, was.revision, builtOn(document, entry));
   await refreshReading(id);
   const all = libraryFrom(document, id, was.picture).swatches;
   for (const { swatches, ...library } of entry.libraries) {
@@ -121,6 +125,20 @@ async function extracted(document: StudyDocument, pictureId: string): Promise<St
     colours: null,
   });
   return palette ? withPalette(document, palette) : document;
+}
+
+/** With the roles and the ladder that the story tells of. */
+function builtOn(document: StudyDocument, { roles, ladder }: StoryStudy): StudyDocument {
+  const { swatches } = document.palette;
+  const weighed = swatches.map(({ colour, share, role }) => ({ colour, share: share ?? 0, role }));
+  const next = roles ? withRoles(document, suggestedRoles(weighed)) : document;
+  const from = ladder === undefined ? undefined : swatches[ladder - 1];
+  if (!from) return next;
+  return addSet(
+    next,
+    { id: randomUUID(), kind: 'ladder', colour: from.colour, settings: PLAIN_LADDER },
+    randomUUID,
+  );
 }
 
 /** The document as the illustrator left it: with what was picked by hand. */

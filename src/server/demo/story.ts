@@ -20,6 +20,10 @@ const storyStudySchema = z.object({
   /** How many colours were extracted, if another number than the first. */
   count: z.number().int().min(2).max(16).optional(),
   picks: z.array(pickSchema).default([]),
+  /** Whether the swatches have been given what they are for. */
+  roles: z.boolean().default(false),
+  /** The swatch, by its place from dark to light, that a ladder was built from after the libraries were saved. */
+  ladder: z.number().int().optional(),
   libraries: z
     .array(
       z.object({

@@ -1,9 +1,10 @@
 import type { Oklab } from '@/core/colour/oklab';
 import { wheelOf, type WheelId } from '@/core/colour/wheel';
 import { extractPalette, type Extraction, type ExtractionSettings } from '@/core/palette/extract';
+import { NO_CELL } from '@/core/palette/cells';
 import { mappedPicture } from '@/core/palette/mapped';
 import { failureMap, readFit, type Fit } from '@/core/palette/missing';
-import { readReach, type Reach } from '@/core/palette/reach';
+import { reachMap, readReach, type Reach } from '@/core/palette/reach';
 import { suggestCount, type CountSuggestion } from '@/core/palette/suggest';
 import { mapShares, swatchMap } from '@/core/palette/swatch-map';
 import { components, type Component } from '@/core/picture/components';
@@ -54,7 +55,13 @@ export function paletteCalls(held: () => Held, handOver: (picture: Picture) => P
     failing(colours: Oklab[]): Picture {
       const { picture } = held();
       const map = failureMap(picture, colours);
-      return handOver(veil(map, picture.width, picture.height, (entry) => entry === 1, 255));
+      return handOver(veil(map, picture.width, picture.height, (entry) => entry === 1, NO_CELL));
+    },
+    /** A veil that leaves clear what the mixes of some colours reach. */
+    reached(colours: Oklab[]): Picture {
+      const { picture } = held();
+      const map = reachMap(picture, colours);
+      return handOver(veil(map, picture.width, picture.height, (entry) => entry === 1, NO_CELL));
     },
     fit: (colours: Oklab[]): Fit => readFit(held().picture, colours),
     reach: (colours: Oklab[], wheel: WheelId): Reach =>

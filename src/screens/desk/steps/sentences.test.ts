@@ -3,7 +3,14 @@ import { oklabFromHex } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
 import type { TraySwatch } from '@/contracts/study';
 import { lookSentence } from './look/look-sentence';
-import { paletteSentence, widestGap } from './palette/palette-sentence';
+import { PLAIN_TARGET, readProportion } from '@/core/palette/proportion';
+import {
+  fitSentence,
+  paletteSentence,
+  proportionSentence,
+  pruneSentence,
+  widestGap,
+} from './palette/palette-sentence';
 import type { Separation } from '@/core/measure/separation';
 import { brightnessSentence } from './values/brightness-sentence';
 import { balanceSentence, focusSentence } from './values/focus-sentence';
@@ -217,5 +224,44 @@ describe('findings of value', () => {
       );
     }
     expect(twoFrames(4, stage)[0].x).toBe(twoFrames(4, stage)[1].x);
+  });
+});
+
+describe('findings of the palette', () => {
+  it('say how many colours there really are', () => {
+    expect(pruneSentence(11, [3, 3, 3, 2])).toBe('11 colours are really four.');
+    expect(pruneSentence(4, [])).toBe('No two are this near to each other.');
+    expect(pruneSentence(1, [])).toMatch(/not yet two/);
+  });
+
+  it('say what dominates, in area and in weight, and what is off its target', () => {
+    const palette = [
+      { ...swatch('#f0f0e8', 0.6, 'paper'), role: 'main' as const },
+      { ...swatch('#181820', 0.38, 'ink'), role: 'second' as const },
+      { ...swatch('#c03028', 0.02, 'red'), role: 'accent' as const },
+    ];
+    const weighed = palette.map(({ colour, share, role }) => ({ colour, share: share ?? 0, role }));
+    const said = proportionSentence(palette, readProportion(weighed, PLAIN_TARGET));
+    expect(said).toBe(
+      'Paper takes most, 60 %, but ink weighs most. Against the target the accent has less.',
+    );
+    const plain = palette.map((one) => ({ ...one, role: null }));
+    const unweighed = weighed.map((one) => ({ ...one, role: null }));
+    expect(proportionSentence(plain, readProportion(unweighed, PLAIN_TARGET))).toBe(
+      'Paper takes most, 60 %, but ink weighs most.',
+    );
+    expect(proportionSentence([], readProportion([], PLAIN_TARGET))).toMatch(/^No colours/);
+  });
+
+  it('say how far the picture is from the palette, and what it loses', () => {
+    const missing = [
+      { colour: oklabFromHex('#c03028') as Oklab, share: 0.1, home: null, difference: 20 },
+    ];
+    expect(fitSentence({ mean: 4.04, failed: 0.12, missing }, 8)).toMatch(
+      /^On average the picture is 4\.0 from these eight; they fail 12 % of it; most of that is .*red/,
+    );
+    expect(fitSentence({ mean: 1, failed: 0, missing: [] }, 1)).toBe(
+      'On average the picture is 1.0 from this colour, and nothing of it is lost.',
+    );
   });
 });

@@ -1,6 +1,5 @@
 'use client';
 
-import { useState } from 'react';
 import { hexFromOklab } from '@/core/colour/hex';
 import { shortName } from '@/core/colour/name';
 import { wheelOf } from '@/core/colour/wheel';
@@ -8,7 +7,7 @@ import { FEWEST_LIMITED, FIELD_ROWS, MOST_LIMITED, type Reach } from '@/core/pal
 import { useSettings } from '@/ui/settings';
 import { initials } from '@/ui/tide';
 import { capital, percent, valueWords } from '@/ui/words';
-import { useDocument } from '../../desk-store';
+import { useDesk, useDeskStore, useDocument } from '../../desk-store';
 import { useMeasured } from '../../use-drawn';
 import { Finding, Section } from '../panel-parts';
 
@@ -16,7 +15,9 @@ import { Finding, Section } from '../panel-parts';
 export function LimitForm() {
   const swatches = useDocument((document) => document.palette.swatches);
   const { settings } = useSettings();
-  const [chosen, setChosen] = useState<readonly string[]>([]);
+  const chosen = useDesk((state) => state.limited);
+  const { set } = useDeskStore().getState();
+  const setChosen = (limited: readonly string[]) => set({ limited });
   const members = swatches.filter(({ id }) => chosen.includes(id));
   const colours = members.map(({ colour }) => colour);
   const isEnough = colours.length >= FEWEST_LIMITED && colours.length <= MOST_LIMITED;
@@ -52,7 +53,7 @@ export function LimitForm() {
         </div>
       </Section>
       {reach && isEnough && (
-        <Section title="The strongest mixes" aside="by value and family">
+        <Section title="The strongest mixes" aside="the wider, the stronger">
           <Field reach={reach} />
         </Section>
       )}
@@ -71,6 +72,9 @@ function limitSentence(chosen: number, reach: Reach | null): string {
   return `${capital(String(reach.mixes))} mixes of two and three reach ${percent(reach.reached)} of the picture.${beyond} An estimate: paints mix by more than three bands of light.`;
 }
 
+/** The chroma of a mix that fills its place. */
+const STRONGEST = 0.2;
+
 function Field({ reach: { field } }: { reach: Reach }) {
   const { settings } = useSettings();
   const { families } = wheelOf(settings.wheel);
@@ -88,8 +92,11 @@ function Field({ reach: { field } }: { reach: Reach }) {
                 <td key={family} className="h-8 p-px">
                   {mix && (
                     <span
-                      className="block h-full"
-                      style={{ background: hexFromOklab(mix.colour) }}
+                      className="mx-auto block h-full"
+                      style={{
+                        background: hexFromOklab(mix.colour),
+                        width: `${Math.min(100, 20 + (mix.chroma / STRONGEST) * 80)}%`,
+                      }}
                       role="img"
                       aria-label={`${families[family]}: chroma ${mix.chroma.toFixed(2)}`}
                       title={`${families[family]}, chroma ${mix.chroma.toFixed(2)}`}

@@ -46,8 +46,8 @@ export function pruneSentence(swatches: number, groups: readonly number[]): stri
   return `${capital(several(swatches, 'colour'))} are really ${count(swatches - doubled)}.`;
 }
 
-/** A part is off its target by more than this before it is worth a word. */
-const OFF = 0.08;
+/** How far a part may be off its target before it is worth a word: some of the target, and a little more. */
+const loose = (target: number) => 0.25 * target + 0.02;
 
 /** What dominates, and which part takes more or less than it is to. */
 export function proportionSentence(
@@ -63,7 +63,7 @@ export function proportionSentence(
       ? `${capital(swatches[largest].name)} dominates: ${percent(shares[largest])} of the picture and ${percent(weights[heaviest])} of its weight.`
       : `${capital(swatches[largest].name)} takes most, ${percent(shares[largest])}, but ${swatches[heaviest].name} weighs most.`;
   if (parts.every(({ share }) => share === 0)) return dominates;
-  const off = parts.filter(({ share, target }) => Math.abs(share - target) > OFF);
+  const off = parts.filter(({ share, target }) => Math.abs(share - target) > loose(target));
   if (off.length === 0) return `${dominates} Main, second and accent are as they are to be.`;
   const words = off.map(
     ({ part, share, target }) => `the ${part} has ${share > target ? 'more' : 'less'}`,

@@ -34,7 +34,7 @@ const LEAN_TITLES: Record<Lean, string> = {
 export function TakeCraft({ palette }: { palette: PaletteActions }) {
   const { count, swatches, lean, region } = useDocument((document) => document.palette);
   const selected = useDesk((state) => state.selected);
-  const squinted = useDesk((state) => state.view.takeSquinted);
+  const { takeSquinted: squinted, takeParts } = useDesk((state) => state.view);
   const drawing = useDesk((state) => state.tool === 'region');
   const { look, set } = useDeskStore().getState();
   const { settings, change: changeSettings } = useSettings();
@@ -117,18 +117,29 @@ export function TakeCraft({ palette }: { palette: PaletteActions }) {
           ]}
           onChange={(from) => look({ takeSquinted: from === 'squint' })}
         />
+        <Choice
+          label="A pick is"
+          value={takeParts ? 'parts' : 'average'}
+          options={[
+            { value: 'average', title: 'the average' },
+            { value: 'parts', title: 'what makes it' },
+          ]}
+          onChange={(taken) => look({ takeParts: taken === 'parts' })}
+        />
         <div className="mt-2 flex gap-2">
           <Button
             className="grow"
+            aria-label="Add a paper light"
             onClick={() => palette.change((document) => addEnd(document, 'light', newId))}
           >
-            Add a paper light
+            Paper light
           </Button>
           <Button
             className="grow"
+            aria-label="Add a darkest dark"
             onClick={() => palette.change((document) => addEnd(document, 'dark', newId))}
           >
-            Add a darkest dark
+            Darkest dark
           </Button>
         </div>
       </Section>
