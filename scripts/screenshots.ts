@@ -83,6 +83,26 @@ const SHOTS: Shot[] = [
       await pointAt(page, 0.49, 0.5);
     },
   },
+  {
+    name: 'desk-fit',
+    take: (page) =>
+      openStudy(page, 'Lower station, rain at dusk', 'step=palette&craft=fit&wipe=0.4'),
+  },
+  {
+    name: 'desk-ladder',
+    take: (page) => openStudy(page, 'Winch room by lamplight', 'step=palette&craft=build'),
+  },
+  {
+    name: 'series',
+    take: async (page) => {
+      await page.goto(`${url}/series`);
+      for (const title of ['Lower station', 'Slate terrace, evening', 'Winch room'])
+        await page
+          .getByLabel(new RegExp(`^${title}`))
+          .first()
+          .check();
+    },
+  },
   { name: 'drawers', take: (page) => page.goto(`${url}/drawers`) },
   {
     name: 'library',
