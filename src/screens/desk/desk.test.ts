@@ -1,8 +1,18 @@
 import fc from 'fast-check';
+import { PUSHES } from '@/core/amplify/push';
 import { pannedBy, placeAt, viewportOf, zoomedAt } from './stage/viewport';
 import { latest } from './latest';
 import { touched } from './desk-store';
-import { BUILDS, CRAFTS, FIRST_VIEW, FIT_LOOKS, queryOf, viewFrom, type View } from './view';
+import {
+  BUILDS,
+  CRAFTS,
+  FIRST_VIEW,
+  FIT_LOOKS,
+  queryOf,
+  TAKE_FROM,
+  viewFrom,
+  type View,
+} from './view';
 
 describe('what is selected', () => {
   it('is one alone, or several where a touch adds', () => {
@@ -28,7 +38,9 @@ describe('the view in the address', () => {
     craft: fc.constantFrom(...CRAFTS),
     build: fc.constantFrom(...BUILDS),
     fitLook: fc.constantFrom(...FIT_LOOKS),
-    takeSquinted: fc.boolean(),
+    takeFrom: fc.constantFrom(...TAKE_FROM),
+    pushWay: fc.constantFrom(...PUSHES),
+    push: fc.integer({ min: 0, max: 1000 }).map((n) => n / 1000),
     takeParts: fc.boolean(),
     asked: fc.constant(null),
     pair: fc.constantFrom(
@@ -53,11 +65,13 @@ describe('the view in the address', () => {
         const fits = view.step === 'palette' && view.craft === 'fit';
         const onlyInValues =
           view.step === 'values' ? {} : { lens, wipe: fits ? view.wipe : wipe, zoneLook, pair };
-        const { craft, build, fitLook, takeSquinted, takeParts } = FIRST_VIEW;
+        const { craft, build, fitLook, takeFrom, takeParts, pushWay, push } = FIRST_VIEW;
+        const unpushed = view.takeFrom === 'pushed' ? {} : { pushWay, push };
         const onlyInPalette =
           view.step !== 'palette'
-            ? { craft, build, fitLook, takeSquinted, takeParts }
+            ? { craft, build, fitLook, takeFrom, takeParts, pushWay, push }
             : {
+                ...unpushed,
                 build: view.craft === 'build' ? view.build : build,
                 fitLook: fits ? view.fitLook : fitLook,
               };

@@ -44,7 +44,7 @@ export function useLens(): { lens: HTMLCanvasElement | null; lines: readonly Dra
     (desk) => desk.temperature(),
   );
 
-  const { craft, build, fitLook, takeSquinted } = useDesk((state) => state.view);
+  const { craft, build, fitLook, takeFrom, pushWay, push } = useDesk((state) => state.view);
   const limited = useDesk((state) => state.limited);
   const colours = useDocument((document) => document.palette.swatches);
   const paletteKey = JSON.stringify(colours.map(({ colour }) => colour));
@@ -54,8 +54,8 @@ export function useLens(): { lens: HTMLCanvasElement | null; lines: readonly Dra
       ? null
       : craft === 'fit' && colours.length > 0
         ? fitLook
-        : takeSquinted && craft === 'take'
-          ? 'squint'
+        : takeFrom !== 'picture' && craft === 'take'
+          ? takeFrom
           : craft === 'build' && build === 'limit' && isLimit(members.length)
             ? 'reached'
             : null;
@@ -63,6 +63,8 @@ export function useLens(): { lens: HTMLCanvasElement | null; lines: readonly Dra
     mapped: `mapped ${paletteKey}`,
     failing: `failing ${paletteKey}`,
     squint: `squint ${values.squint}`,
+    zones: `zones ${zonesKey(values)}`,
+    pushed: `pushed ${pushWay} ${push}`,
     reached: `reached ${JSON.stringify(members)}`,
   };
   const palette = useDrawn(
@@ -71,6 +73,8 @@ export function useLens(): { lens: HTMLCanvasElement | null; lines: readonly Dra
       const all = colours.map(({ colour }) => colour);
       if (overPalette === 'reached') return desk.reached(members);
       if (overPalette === 'squint') return desk.squint(values.squint, false);
+      if (overPalette === 'zones') return desk.zones(values, 'colours', false);
+      if (overPalette === 'pushed') return desk.pushed({ way: pushWay, strength: push });
       return overPalette === 'failing' ? desk.failing(all) : desk.mapped(all);
     },
   );

@@ -17,8 +17,10 @@ import {
 } from '@/study/edits';
 import { addSwatches, mergeSwatches, removeSwatches } from '@/study/palette-edits';
 import { withoutEmptySets } from '@/study/set-edits';
+import type { Source } from '@/workers/browser/palette-calls';
 import { useDeskStore, useDocument, type Point } from './desk-store';
 import { usePicture } from './picture-room';
+import type { View } from './view';
 
 export const newId = () => crypto.randomUUID();
 
@@ -111,11 +113,11 @@ export function usePalette() {
     const pick = async (place: Point) => {
       try {
         const { view } = store.getState();
-        const squint = view.takeSquinted && view.craft === 'take' ? document().values.squint : null;
-        const found = await room.desk.pick(place, settings.pickRadius, squint);
+        const from = sourceOf(view, document().values);
+        const found = await room.desk.pick(place, settings.pickRadius, from);
         if (!found) return say('There is no picture at this place.');
         const plain = {
-          note: '',
+          note: from.kind === 'pushed' ? pushedWords(view) : '',
           share: null,
           locked: false,
           origin: 'picked' as const,
@@ -167,6 +169,29 @@ export function usePalette() {
 
   useShares();
   return { ...actions, busy };
+}
+
+/** What colours are picked from as the Desk is being looked at. */
+export function sourceOf(
+  { craft, takeFrom, pushWay, push }: View,
+  values: StudyDocument['values'],
+): Source {
+  if (craft !== 'take') return { kind: 'picture' };
+  switch (takeFrom) {
+    case 'squint':
+      return { kind: 'squint', squint: values.squint };
+    case 'zones':
+      return { kind: 'zones', settings: values };
+    case 'pushed':
+      return { kind: 'pushed', push: { way: pushWay, strength: push } };
+    default:
+      return { kind: 'picture' };
+  }
+}
+
+/** A pushed colour is not what the picture has: its note says so. */
+function pushedWords({ pushWay, push }: View): string {
+  return `As pushed: ${pushWay}, ${Math.round(push * 100)} %.`;
 }
 
 export type PaletteActions = ReturnType<typeof usePalette>;

@@ -1,3 +1,4 @@
+import { PUSHES, type PushWay } from '@/core/amplify/push';
 import { placeQuery } from '@/ui/place';
 
 /** How the Desk is being looked at: all of it is in the address bar, so that a reload comes back to it. */
@@ -41,6 +42,9 @@ export const CRAFTS = ['take', 'prune', 'weigh', 'fit', 'build'] as const;
 export type Craft = (typeof CRAFTS)[number];
 export const BUILDS = ['ladder', 'harmony', 'follow', 'limit'] as const;
 export type Build = (typeof BUILDS)[number];
+/** What colours can be picked from. */
+export const TAKE_FROM = ['picture', 'squint', 'zones', 'pushed'] as const;
+export type TakeFrom = (typeof TAKE_FROM)[number];
 /** What of the palette's fit lies over the picture. */
 export const FIT_LOOKS = ['mapped', 'failing', 'picture'] as const;
 export const ZONE_LOOKS = ['greys', 'colours', 'outlines'] as const;
@@ -59,8 +63,11 @@ export interface View {
   craft: Craft;
   build: Build;
   fitLook: (typeof FIT_LOOKS)[number];
-  /** Whether colours are taken from the picture as it is squinted at. */
-  takeSquinted: boolean;
+  /** What colours are picked from: the picture, or what is laid over it. */
+  takeFrom: TakeFrom;
+  /** How the quiet colours are brought up that are picked from. */
+  pushWay: PushWay;
+  push: number;
   /** Whether a pick takes the colours that make its area in place of their average. */
   takeParts: boolean;
   /** Two places of the original that are held against each other. */
@@ -86,7 +93,9 @@ export const FIRST_VIEW: View = {
   craft: 'take',
   build: 'ladder',
   fitLook: 'mapped',
-  takeSquinted: false,
+  takeFrom: 'picture',
+  pushWay: 'lift the quiet',
+  push: 0.6,
   takeParts: false,
   pair: [],
   wipe: null,
@@ -113,7 +122,9 @@ export function viewFrom(query: URLSearchParams): View {
     craft: oneOf(CRAFTS, query.get('craft')) ?? FIRST_VIEW.craft,
     build: oneOf(BUILDS, query.get('build')) ?? FIRST_VIEW.build,
     fitLook: oneOf(FIT_LOOKS, query.get('fit')) ?? FIRST_VIEW.fitLook,
-    takeSquinted: query.get('from') === 'squint',
+    takeFrom: oneOf(TAKE_FROM, query.get('from')) ?? FIRST_VIEW.takeFrom,
+    pushWay: oneOf(PUSHES, query.get('way')) ?? FIRST_VIEW.pushWay,
+    push: number(query.get('push'), 0, 1) ?? FIRST_VIEW.push,
     takeParts: query.get('pick') === 'parts',
     asked: pairFrom(query.getAll('asked'))[0] ?? null,
     pair: pairFrom(query.getAll('place')),
@@ -144,7 +155,11 @@ export function queryOf(view: View): string {
     if (view.craft !== FIRST_VIEW.craft) query.set('craft', view.craft);
     if (view.craft === 'build' && view.build !== FIRST_VIEW.build) query.set('build', view.build);
     if (view.craft === 'fit' && view.fitLook !== FIRST_VIEW.fitLook) query.set('fit', view.fitLook);
-    if (view.takeSquinted) query.set('from', 'squint');
+    if (view.takeFrom !== FIRST_VIEW.takeFrom) query.set('from', view.takeFrom);
+    if (view.takeFrom === 'pushed') {
+      if (view.pushWay !== FIRST_VIEW.pushWay) query.set('way', view.pushWay);
+      if (view.push !== FIRST_VIEW.push) query.set('push', short(view.push));
+    }
     if (view.takeParts) query.set('pick', 'parts');
     if (view.craft === 'fit' && view.wipe !== null) query.set('wipe', short(view.wipe));
   }

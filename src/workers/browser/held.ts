@@ -1,3 +1,4 @@
+import { pushed, type Push } from '@/core/amplify/push';
 import { blocksOf, sampledBlocks, type Blocks } from '@/core/picture/blocks';
 import { colourGrid, type ColourGrid } from '@/core/picture/colour-grid';
 import { halved } from '@/core/picture/halve';
@@ -33,6 +34,8 @@ export interface Held {
   /** As squinted at; the last squint is kept. */
   through: (squint: number) => Sight;
   grid: () => ColourGrid;
+  /** With its quiet colours brought up; the last is kept. */
+  pushed: (push: Push) => Picture;
   focus: () => FocusReading;
   masses: (squint: number) => { masses: Masses; borders: Border[] };
   /** The same at half the size: quick enough to follow a hand. */
@@ -49,12 +52,18 @@ export function hold(picture: Picture, framed: Held['framed']): Held {
     return squinted === picture ? plain() : sightOf(squinted);
   });
   const grid = once(() => colourGrid(picture, blocks(), FOCUS_CELLS));
+  let lastPush: { key: string; picture: Picture } | null = null;
   return {
     picture,
     framed,
     plain,
     through,
     grid,
+    pushed: (push) => {
+      const key = JSON.stringify(push);
+      if (lastPush?.key !== key) lastPush = { key, picture: pushed(picture, push) };
+      return lastPush.picture;
+    },
     focus: once(() => readFocus(grid())),
     masses: last((radius: number) => {
       const squinted = through(radius).picture;

@@ -41,11 +41,26 @@ describe('what the Desk’s worker says of a palette', () => {
   });
 
   it('picks an area with what makes it, from the picture or the squint', () => {
-    const edge = desk.pick({ x: 1 / 3, y: 0.5 }, 0.05, null);
+    const edge = desk.pick({ x: 1 / 3, y: 0.5 }, 0.05, { kind: 'picture' });
     expect(edge?.components).toHaveLength(2);
-    const flat = desk.pick({ x: 0.16, y: 0.5 }, 0.02, 0.01);
+    const flat = desk.pick({ x: 0.16, y: 0.5 }, 0.02, { kind: 'squint', squint: 0.01 });
     expect(hexFromOklab((flat as NonNullable<typeof flat>).probe.colour)).toBe('#be3c32');
-    expect(desk.pick({ x: 0.5, y: 0.5 }, 0, null)?.probe.spread).toBe(0);
+    expect(desk.pick({ x: 0.5, y: 0.5 }, 0, { kind: 'picture' })?.probe.spread).toBe(0);
+  });
+
+  it('picks from zones in their mean colours, and from quiet colours pushed up', () => {
+    const settings = { zones: 2, breaks: 'natural' as const, squint: 0 };
+    const dark = desk.pick({ x: 0.16, y: 0.5 }, 0.01, { kind: 'zones', settings });
+    const other = desk.pick({ x: 0.9, y: 0.5 }, 0.01, { kind: 'zones', settings });
+    expect(dark?.probe.colour).toEqual(other?.probe.colour);
+    const push = { way: 'lift the quiet' as const, strength: 0.8 };
+    const pushed = desk.pick({ x: 0.5, y: 0.5 }, 0.01, { kind: 'pushed', push });
+    const plain = desk.pick({ x: 0.5, y: 0.5 }, 0.01, { kind: 'picture' });
+    const chroma = (found: typeof plain) =>
+      Math.hypot(found?.probe.colour.a ?? 0, found?.probe.colour.b ?? 0);
+    expect(chroma(pushed)).toBeGreaterThan(1.3 * chroma(plain));
+    expect(pixel(desk.pushed(push), 150, 100)).not.toEqual(pixel(bands, 150, 100));
+    expect(pixel(bands, 150, 100)).toEqual([240, 225, 190, 255]);
   });
 
   it('redraws the picture in the palette, and leaves clear what it fails or reaches', () => {

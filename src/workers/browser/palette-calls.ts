@@ -1,5 +1,7 @@
+import type { Push } from '@/core/amplify/push';
 import type { Oklab } from '@/core/colour/oklab';
 import { wheelOf, type WheelId } from '@/core/colour/wheel';
+import { zoneColours, zoneEdges } from '@/core/measure/zones';
 import { extractPalette, type Extraction, type ExtractionSettings } from '@/core/palette/extract';
 import { NO_CELL } from '@/core/palette/cells';
 import { mappedPicture } from '@/core/palette/mapped';
@@ -14,6 +16,14 @@ import { probe, type Probe } from '@/core/picture/probe';
 import { layStroke } from '@/core/picture/strokes';
 import { veil } from '@/core/picture/veil';
 import type { Held } from './held';
+import type { ZoneSettings } from './value-calls';
+
+/** What colours are picked from: the picture, or what is laid over it. */
+export type Source =
+  | { kind: 'picture' }
+  | { kind: 'squint'; squint: number }
+  | { kind: 'zones'; settings: ZoneSettings }
+  | { kind: 'pushed'; push: Push };
 
 type Asked = Omit<ExtractionSettings, 'within'> & {
   /** A loop on the original that is looked within. */
@@ -22,9 +32,21 @@ type Asked = Omit<ExtractionSettings, 'within'> & {
 
 /** What the Desk's worker is asked in the step Palette. */
 export function paletteCalls(held: () => Held, handOver: (picture: Picture) => Picture) {
-  /** What is picked from: the picture, or as it is squinted at. */
-  const source = (squint: number | null) =>
-    squint === null ? held().picture : held().through(squint).picture;
+  const source = (from: Source): Picture => {
+    const { picture, through, pushed } = held();
+    switch (from.kind) {
+      case 'picture':
+        return picture;
+      case 'squint':
+        return through(from.squint).picture;
+      case 'zones': {
+        const sight = through(from.settings.squint);
+        return zoneColours(sight, zoneEdges(sight.counts, from.settings));
+      }
+      case 'pushed':
+        return pushed(from.push);
+    }
+  };
 
   return {
     extract({ region, ...settings }: Asked): Extraction {
@@ -40,10 +62,15 @@ export function paletteCalls(held: () => Held, handOver: (picture: Picture) => P
     pick(
       place: Place,
       radius: number,
-      squint: number | null,
+      from: Source,
     ): { probe: Probe; components: Component[] } | null {
-      const found = probe(source(squint), place, radius);
-      return found && { probe: found, components: components(source(squint), place, radius) ?? [] };
+      const found = probe(source(from), place, radius);
+      return found && { probe: found, components: components(source(from), place, radius) ?? [] };
+    },
+
+    pushed: (push: Push): Picture => {
+      const { width, height, data } = held().pushed(push);
+      return handOver({ width, height, data: data.slice() });
     },
 
     /** The share of the picture that each colour owns. */

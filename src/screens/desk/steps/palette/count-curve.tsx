@@ -4,6 +4,8 @@ import { FEWEST_SWATCHES } from '@/core/palette/extract';
 import type { CountSuggestion } from '@/core/palette/suggest';
 
 const HIGH = 34;
+/** From here on every second count has a bar, so that each is wide enough for a finger; the slider has all. */
+const ALL_TO = 10;
 
 /** How far the picture is from a palette of each count, as a row of bars; a click takes that many. */
 export function CountCurve({
@@ -15,16 +17,17 @@ export function CountCurve({
   count: number;
   onUse: (count: number) => void;
 }) {
-  const shown = means.slice(FEWEST_SWATCHES - 1);
-  const most = Math.max(1e-9, ...shown);
+  const shown = means
+    .map((mean, i) => ({ n: i + 1, mean }))
+    .filter(({ n }) => n >= FEWEST_SWATCHES && (n <= ALL_TO || n % 2 === 0 || n === suggested));
+  const most = Math.max(1e-9, ...shown.map(({ mean }) => mean));
   return (
     <div
       className="-mx-2 flex"
       role="group"
       aria-label="How far the picture is from so many colours"
     >
-      {shown.map((mean, i) => {
-        const n = i + FEWEST_SWATCHES;
+      {shown.map(({ n, mean }) => {
         const says = `${n} colours: ${mean.toFixed(1)} away${n === suggested ? '; one more hardly helps' : ''}`;
         return (
           <button

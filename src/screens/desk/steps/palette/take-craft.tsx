@@ -2,6 +2,7 @@
 
 import { LassoSelect } from 'lucide-react';
 import { useState } from 'react';
+import { PUSHES, type PushWay } from '@/core/amplify/push';
 import { FEWEST_SWATCHES, MOST_SWATCHES } from '@/core/palette/extract';
 import { LEANS, type Lean } from '@/core/palette/lean';
 import { staysOnExtraction } from '@/study/edits';
@@ -30,11 +31,17 @@ const LEAN_TITLES: Record<Lean, string> = {
   strong: 'the strong only',
 };
 
+const PUSH_TITLES: Record<PushWay, string> = {
+  lift: 'all lifted alike',
+  'lift the quiet': 'the quiet lifted most',
+  spread: 'spread about the cast',
+};
+
 /** Colours taken from the picture: extracted, or picked by area. */
 export function TakeCraft({ palette }: { palette: PaletteActions }) {
   const { count, swatches, lean, region } = useDocument((document) => document.palette);
   const selected = useDesk((state) => state.selected);
-  const { takeSquinted: squinted, takeParts } = useDesk((state) => state.view);
+  const { takeFrom, takeParts, pushWay, push } = useDesk((state) => state.view);
   const drawing = useDesk((state) => state.tool === 'region');
   const { look, set } = useDeskStore().getState();
   const { settings, change: changeSettings } = useSettings();
@@ -110,13 +117,37 @@ export function TakeCraft({ palette }: { palette: PaletteActions }) {
         />
         <Choice
           label="Pick from"
-          value={squinted ? 'squint' : 'picture'}
+          showLabel={false}
+          fill
+          value={takeFrom}
           options={[
-            { value: 'picture', title: 'the picture' },
-            { value: 'squint', title: 'the squint' },
+            { value: 'picture', title: 'picture' },
+            { value: 'squint', title: 'squint' },
+            { value: 'zones', title: 'zones' },
+            { value: 'pushed', title: 'pushed' },
           ]}
-          onChange={(from) => look({ takeSquinted: from === 'squint' })}
+          onChange={(from) => look({ takeFrom: from })}
         />
+        {takeFrom === 'pushed' && (
+          <div className="mt-1">
+            <Slider
+              label="Pushed by"
+              words={`${Math.round(push * 100)} %`}
+              min={0}
+              max={1}
+              step={0.05}
+              value={push}
+              onChange={(next) => look({ push: next })}
+            />
+            <Select
+              label="How it is pushed"
+              value={pushWay}
+              options={PUSHES.map((way) => ({ value: way, title: PUSH_TITLES[way] }))}
+              onChange={(way) => look({ pushWay: way })}
+            />
+          </div>
+        )}
+        <div className="h-2" />
         <Choice
           label="A pick is"
           value={takeParts ? 'parts' : 'average'}
