@@ -2,12 +2,14 @@ import { oklchFromOklab } from '@/core/colour/oklab';
 import { valueOfOklab } from '@/core/colour/value';
 import { PLAIN_LADDER } from '@/core/palette/ladder';
 import { MOST_TRAY, studyDocumentSchema, type PaletteSet } from '@/contracts/study';
-import { removeSwatches } from './palette-edits';
+import { applyExtraction, staysOnExtraction } from './edits';
+import { mergeSwatches, removeSwatches, takeApart } from './palette-edits';
 import {
   addDerived,
   addSet,
   changeSet,
   coloursOfSet,
+  followed,
   unlink,
   unlinkSet,
   withoutEmptySets,
@@ -81,6 +83,18 @@ describe('a ladder in the tray', () => {
     expect(withoutEmptySets(before)).toBe(before);
   });
 
+  it('stays while its tones are only merged, and is followed again when they are taken apart', () => {
+    const before = addSet(tray, blues, newId);
+    const all = new Set(linked(before).map(({ id }) => id));
+    const merged = withoutEmptySets(mergeSwatches(before, all, newId));
+    expect(merged.palette.sets).toHaveLength(1);
+    const [one] = merged.palette.swatches.filter(({ parts }) => parts.length > 0);
+    const apart = takeApart(merged, one.id);
+    expect(apart).toEqual(before);
+    const swung = { ...blues, settings: { ...PLAIN_LADDER, swing: 30 } };
+    expect(linked(changeSet(apart, swung, newId))).toHaveLength(5);
+  });
+
   it('says when there is no room', () => {
     const full = withTray(
       ...Array.from({ length: MOST_TRAY - 2 }, (_, i) => swatch(`s${i}`, '#123456')),
@@ -124,6 +138,28 @@ describe('a derived colour', () => {
     expect(colourOf(swung, added!.id)).not.toEqual(added!.colour);
     expect(colourOf(swung, last.id)).not.toEqual(last.colour);
     expect(studyDocumentSchema.parse(swung)).toEqual(swung);
+  });
+
+  it('follows when its parent is found anew by extraction', () => {
+    const child = addDerived(tray, { ...rule, from: 'cream' }, newId);
+    const derivedId = ids(child).find((id) => id !== 'cream') as string;
+    const keep = child.palette.swatches.filter(staysOnExtraction);
+    const after = followed(
+      applyExtraction(
+        child,
+        2,
+        [
+          ...keep.map(({ colour }) => ({ colour, share: 0, home: null })),
+          { colour: of('#ece0bc'), share: 1, home: null },
+        ],
+        [null, null],
+        newId,
+      ),
+    );
+    const colourOf = (document: typeof child) =>
+      document.palette.swatches.find(({ id }) => id === derivedId)?.colour;
+    expect(ids(after)).toContain('cream');
+    expect(colourOf(after)).not.toEqual(colourOf(child));
   });
 
   it('of what is not there is nothing done', () => {

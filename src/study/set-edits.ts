@@ -70,13 +70,17 @@ export function unlink(document: StudyDocument, id: string): StudyDocument {
   );
 }
 
-/** Forgets the sets that no swatch follows any more. */
+/** Forgets the sets that no swatch follows any more; one that was merged may be taken apart and follow again. */
 export function withoutEmptySets(document: StudyDocument): StudyDocument {
   const { sets, swatches } = document.palette;
-  const left = sets.filter(({ id }) => swatches.some((swatch) => isOf(swatch, id)));
+  const left = sets.filter(({ id }) => swatches.some((swatch) => holds(swatch, id)));
   return left.length === sets.length
     ? document
     : { ...document, palette: { ...document.palette, sets: left } };
+}
+
+function holds(swatch: TraySwatch, set: string): boolean {
+  return isOf(swatch, set) || swatch.parts.some((part) => holds(part.swatch, set));
 }
 
 function isOf({ follows }: TraySwatch, set: string): boolean {

@@ -16,7 +16,7 @@ import {
   type NewSwatch,
 } from '@/study/edits';
 import { addSwatches, mergeSwatches, removeSwatches } from '@/study/palette-edits';
-import { withoutEmptySets } from '@/study/set-edits';
+import { followed, withoutEmptySets } from '@/study/set-edits';
 import type { Source } from '@/workers/browser/palette-calls';
 import { useDeskStore, useDocument, type Point } from './desk-store';
 import { usePicture } from './picture-room';
@@ -63,12 +63,14 @@ export function usePalette() {
         // Something was picked or locked meanwhile: what was extracted does not know of it.
         if (stayed.join() !== keep.map(({ id }) => id).join()) return extract(count);
         change((was) =>
-          applyExtraction(
-            was,
-            count,
-            swatches,
-            areas.map((area, i) => keep[i]?.area ?? area),
-            newId,
+          followed(
+            applyExtraction(
+              was,
+              count,
+              swatches,
+              areas.map((area, i) => keep[i]?.area ?? area),
+              newId,
+            ),
           ),
         );
       } catch (error) {
