@@ -1,0 +1,109 @@
+import fc from 'fast-check';
+import { anyPicture, paintedBy } from '../testing';
+import { assign, centresOf } from './centres';
+import { asTones, cellMap, colourCells, NO_CELL } from './cells';
+import { findAccents } from './accents';
+import { LEANS, leanWeights } from './lean';
+import { spreadTones } from './grow';
+import { tonesOf } from './tones';
+
+/** Every colour that eight levels a channel make, and grain: far more cells than a search looks among. */
+const rich = paintedBy(256, 128, (x, y) => [
+  (x * 7 + y) % 256,
+  (y * 11 + x * 3) % 256,
+  (x * 5 + y * 13) % 256,
+]);
+
+describe('the tones of a picture', () => {
+  it('weigh 1 together, and have the mean of what they were gathered from', () => {
+    const cells = colourCells(rich);
+    const tones = tonesOf(cells, cells.share);
+    expect(cells.share.length).toBeGreaterThan(1400);
+    expect(tones.weight.length).toBeLessThanOrEqual(1400);
+    expect(tones.weight.reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 9);
+    for (let c = 0; c < 3; c++) {
+      const of = (lab: Float64Array, weight: Float64Array) =>
+        weight.reduce((sum, one, k) => sum + one * lab[k * 3 + c], 0);
+      expect(of(tones.lab, tones.weight)).toBeCloseTo(of(cells.lab, cells.share), 6);
+    }
+  });
+
+  it('are the cells themselves where those are few, and only those that weigh anything', () => {
+    fc.assert(
+      fc.property(anyPicture, (picture) => {
+        const cells = colourCells(picture);
+        const { lab } = tonesOf(cells, cells.share);
+        expect(lab).toHaveLength(cells.lab.length);
+        lab.forEach((one, i) => expect(one).toBeCloseTo(cells.lab[i], 9));
+        const half = cells.share.map((share, k) => (k % 2 === 0 ? share : 0));
+        expect(tonesOf(cells, half).weight).toHaveLength(Math.ceil(cells.share.length / 2));
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('are tried from far apart, none of them twice', () => {
+    const cells = colourCells(rich);
+    const tried = spreadTones(tonesOf(cells, cells.share));
+    expect(new Set(tried).size).toBe(tried.length);
+    expect(tried).toHaveLength(48);
+  });
+});
+
+describe('leans', () => {
+  it('leave some of every picture, none of it heavier than it is', () => {
+    fc.assert(
+      fc.property(anyPicture, fc.constantFrom(...LEANS), (picture, lean) => {
+        const cells = colourCells(picture);
+        const weights = leanWeights(cells, lean);
+        expect(weights.some((weight) => weight > 0)).toBe(true);
+        weights.forEach((weight, k) => expect(weight).toBeLessThanOrEqual(cells.share[k]));
+      }),
+    );
+  });
+});
+
+describe('owners', () => {
+  it('are as near as CIEDE2000 has it among all centres, within a little', () => {
+    const cells = colourCells(rich);
+    const some = spreadTones(asTones(cells), 12).map((k) => ({
+      L: cells.oklab[k * 3],
+      a: cells.oklab[k * 3 + 1],
+      b: cells.oklab[k * 3 + 2],
+    }));
+    const together = assign(asTones(cells), centresOf(some, some.length));
+    const alone = some.map((one) => assign(asTones(cells), centresOf([one], 1)).difference);
+    let missed = 0;
+    together.difference.forEach((difference, k) => {
+      const least = Math.min(...alone.map((differences) => differences[k]));
+      expect(difference).toBeGreaterThanOrEqual(least - 1e-9);
+      if (difference > least + 0.5) missed++;
+    });
+    expect(missed / together.difference.length).toBeLessThan(0.005);
+  });
+
+  it('give a map of what each cell is given, and nothing for what is transparent', () => {
+    const picture = paintedBy(4, 1, (x) => [x * 60, 0, 0, x === 3 ? 0 : 255]);
+    const cells = colourCells(picture);
+    expect(Array.from(cellMap(picture, cells, (k) => k + 5))).toEqual([5, 6, 7, NO_CELL]);
+  });
+});
+
+describe('accents', () => {
+  const among = (share: number, colour: [number, number, number]) => {
+    const most = Math.round(share * 10_000);
+    return findAccents(
+      colourCells(
+        paintedBy(100, 100, (x, y) => (y * 100 + x < most ? colour : [120 + (x % 7), 124, 128])),
+      ),
+    );
+  };
+
+  it('are small, strong and far from all else', () => {
+    expect(among(0.01, [200, 40, 40])).toHaveLength(1);
+    expect(among(0.01, [200, 40, 40])[0].share).toBeCloseTo(0.01, 6);
+    expect(among(0.01, [130, 120, 118])).toEqual([]);
+    expect(among(0.2, [200, 40, 40])).toEqual([]);
+    expect(among(0.0005, [200, 40, 40])).toEqual([]);
+  });
+});
