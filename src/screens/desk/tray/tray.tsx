@@ -8,6 +8,8 @@ import {
   TouchSensor,
   useSensor,
   useSensors,
+  pointerWithin,
+  type CollisionDetection,
   type DragEndEvent,
 } from '@dnd-kit/core';
 import {
@@ -35,6 +37,12 @@ import { TrayBlock } from './tray-block';
 const LEAST_COLUMN = 40;
 const BLOCK = 24;
 const LABEL = 18;
+
+/** Columns are of all widths: what is dragged goes where the finger is; on the keyboard, to the nearest. */
+const underPointer: CollisionDetection = (args) => {
+  const under = pointerWithin(args);
+  return under.length > 0 ? under : closestCenter(args);
+};
 
 /** The study's palette as a stave: the palette's one home, always in view. */
 export function Tray({ studyId, palette }: { studyId: string; palette: PaletteActions }) {
@@ -152,7 +160,7 @@ export function Tray({ studyId, palette }: { studyId: string; palette: PaletteAc
           ))}
           <DndContext
             sensors={sensors}
-            collisionDetection={closestCenter}
+            collisionDetection={underPointer}
             onDragEnd={onDragEnd}
             id="tray"
           >
