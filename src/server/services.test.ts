@@ -180,6 +180,11 @@ describe('a study', () => {
     const [made] = await db.select().from(reading).where(eq(reading.studyId, id));
     expect(made.core).toBe(CORE_VERSION);
     expect(made.median).toBeGreaterThan(0);
+    // As it stands when the server was killed between a save and its reading.
+    await db.update(reading).set({ of: 'before', median: -1 }).where(eq(reading.studyId, id));
+    await refreshStale();
+    const [again] = await db.select().from(reading).where(eq(reading.studyId, id));
+    expect([again.of, again.median]).toEqual([made.of, made.median]);
   });
 
   it('lifts a document of before the squint when it is read', async () => {

@@ -14,7 +14,7 @@ export function Select<T extends string>({ label, value, options, onChange, stro
       aria-label={label}
       value={value}
       onChange={(event) => onChange(event.target.value as T)}
-      className={`h-10 max-w-44 min-w-10 border bg-sheet px-2 text-[15px] ${strong ? 'border-ink font-semibold' : 'border-line'}`}
+      className={`h-10 max-w-36 min-w-10 border bg-sheet px-2 text-[15px] ${strong ? 'border-ink font-semibold' : 'border-line'}`}
     >
       {options.map((option) => (
         <option key={option.value} value={option.value}>

@@ -1,4 +1,4 @@
-import { maxChroma } from './gamut';
+import { toGamut } from './gamut';
 import { oklabFromOklch, type Oklab } from './oklab';
 import { valueOfOklab } from './value';
 
@@ -9,7 +9,7 @@ import { valueOfOklab } from './value';
  */
 export function atValue(value: number, hue: number, chromaAt: (L: number) => number): Oklab {
   const colourAt = (L: number) =>
-    oklabFromOklch({ L, C: Math.max(0, Math.min(chromaAt(L), maxChroma(L, hue))), h: hue });
+    toGamut(oklabFromOklch({ L, C: Math.max(0, chromaAt(L)), h: hue }));
   let low = 0;
   let high = 1;
   for (let i = 0; i < 40; i++) {

@@ -12,11 +12,15 @@ export function inGamut(colour: Oklab): boolean {
   return r >= low && r <= high && g >= low && g <= high && b >= low && b <= high;
 }
 
-/** The greatest OKLCH chroma that sRGB holds at a lightness (0–1) and hue (degrees). */
-export function maxChroma(L: number, h: number): number {
+/**
+ * The greatest OKLCH chroma that sRGB holds at a lightness (0–1) and hue (degrees), found from
+ * `below` down. Among the blues sRGB is hollow: a colour a trifle outside can lie below one inside, so
+ * bringing a colour in has to begin at its own chroma.
+ */
+export function maxChroma(L: number, h: number, below = MOST_CHROMA): number {
   if (L <= 0 || L >= 1) return 0;
   let low = 0;
-  let high = MOST_CHROMA;
+  let high = below;
   for (let i = 0; i < 26; i++) {
     const C = (low + high) / 2;
     if (inGamut(oklabFromOklch({ L, C, h }))) low = C;
@@ -35,5 +39,5 @@ export function toGamut(colour: Oklab): Oklab {
   if (colour.L >= 1) return { L: 1, a: 0, b: 0 };
   if (inGamut(colour)) return colour;
   const { L, C, h } = oklchFromOklab(colour);
-  return oklabFromOklch({ L, C: Math.min(C, maxChroma(L, h)), h });
+  return oklabFromOklch({ L, C: maxChroma(L, h, C), h });
 }

@@ -156,6 +156,16 @@ describe('gamut mapping', () => {
     );
   });
 
+  it('lands inside among the blues too, where sRGB is hollow', () => {
+    // Outside by 7e-5 of red, with stronger colours of its hue inside.
+    const blue = { L: 0.44937733636970734, a: -0.028210101966911698, b: -0.2760307042216314 };
+    expect(inGamut(blue)).toBe(false);
+    expect(inGamut(toGamut(blue))).toBe(true);
+    const { L, C, h } = oklchFromOklab(blue);
+    expect(oklchFromOklab(toGamut(blue)).C).toBeLessThan(C);
+    expect(maxChroma(L, h)).toBeGreaterThan(C);
+  });
+
   it('leaves what is inside alone', () => {
     fc.assert(
       fc.property(anySrgb, (colour) =>

@@ -1,6 +1,7 @@
 import { atValue } from '../colour/at-value';
 import { maxChroma } from '../colour/gamut';
 import type { Oklab } from '../colour/oklab';
+import { oklchHueOn } from '../colour/wheel-hue';
 import { familyOfHue, hueAtPosition, wheelPosition, type Wheel } from '../colour/wheel';
 import type { SchemeName } from '../measure/harmony';
 
@@ -30,6 +31,9 @@ export interface HarmonySettings {
 /** Colours that one can use: never at full strength by themselves. */
 export const PLAIN_INTENSITY = 0.45;
 
+/** Hues of the screen's wheel are sought among colours of this share of the most there is. */
+const SOUGHT_AT = 0.6;
+
 /** Munsell values from dark to light, the ends left to the light and the dark of the picture. */
 export function evenValues(count: number): number[] {
   return Array.from({ length: count }, (_, i) => (count === 1 ? 5 : 3 + (5 * i) / (count - 1)));
@@ -46,28 +50,11 @@ export function buildHarmony(key: Oklab, settings: HarmonySettings, wheel: Wheel
   return OFFSETS[scheme].map((offset, i) => {
     const position = from + offset + turn + (turns[i] ?? 0);
     const value = values[i % values.length];
-    const hue = oklchHueOn(hueAtPosition(position, wheel), value, wheel);
+    const hue = oklchHueOn(hueAtPosition(position, wheel), wheel, (h) =>
+      atValue(value, h, (L) => SOUGHT_AT * maxChroma(L, h)),
+    );
     return atValue(value, hue, (L) => intensity * maxChroma(L, hue));
   });
-}
-
-/**
- * The OKLCH hue of a colour that stands at a hue of the wheel's own circle: the same on the painters'
- * and the even wheel, sought on the screen's, whose hues are HSV's.
- */
-function oklchHueOn(hue: number, value: number, wheel: Wheel): number {
-  if (wheel.id !== 'screen') return hue;
-  let best = 0;
-  let least = Infinity;
-  for (let h = 0; h < 360; h += 1) {
-    const colour = atValue(value, h, (L) => 0.6 * maxChroma(L, h));
-    const off = Math.abs(((wheel.hueOf(colour) - hue + 540) % 360) - 180);
-    if (off < least) {
-      least = off;
-      best = h;
-    }
-  }
-  return best;
 }
 
 /** The family that each hue of a scheme comes to stand in. */

@@ -4,9 +4,9 @@ import { oklabFromHex } from '../colour/hex';
 import { oklabFromOklch, oklchFromOklab, type Oklab } from '../colour/oklab';
 import { temperature } from '../colour/temperature';
 import { valueOfOklab } from '../colour/value';
-import { familyOf, PAINTERS_WHEEL } from '../colour/wheel';
+import { familyOf, PAINTERS_WHEEL, SCREEN_WHEEL } from '../colour/wheel';
 import { anySrgb } from '../testing';
-import { aboutRule, derived, RULES, type Rule } from './derived';
+import { derived, reasonOf, RULES, type Rule } from './derived';
 
 const of = (hex: string) => oklabFromHex(hex) as Oklab;
 const by = (colour: Oklab, rule: Rule, amount: number, warmth = 0.5) =>
@@ -34,7 +34,7 @@ describe('derived colours', () => {
     fc.assert(
       fc.property(anySrgb, anyAmount, fc.constantFrom(...RULES), (colour, amount, rule) => {
         expect(inGamut(by(colour, rule, amount))).toBe(true);
-        expect(aboutRule(rule).reason).toMatch(/\.$/);
+        expect(reasonOf(rule)).toMatch(/\.$/);
       }),
       { numRuns: 120 },
     );
@@ -98,6 +98,13 @@ describe('derived colours', () => {
   it('complements: six families away on the wheel, across the circle for the eye, each at its value', () => {
     const blue = of('#3b5f9e');
     expect(familyOf(by(blue, 'complement on the wheel', 0.5)).name).toBe('orange');
+    const screen = derived(
+      of('#3030e0'),
+      'complement on the wheel',
+      { amount: 0.3, warmth: 0 },
+      SCREEN_WHEEL,
+    );
+    expect(familyOf(screen, SCREEN_WHEEL).name).toBe('yellow');
     const after = oklchFromOklab(by(blue, 'complement of the after-image', 0.3));
     expect(Math.abs(after.h - ((oklchFromOklab(blue).h + 180) % 360))).toBeLessThan(0.5);
     holds((colour) => {

@@ -9,6 +9,7 @@ import {
 } from '../colour/oklab';
 import { valueOfOklab } from '../colour/value';
 import { oppositeHue, type Wheel } from '../colour/wheel';
+import { oklchHueOn } from '../colour/wheel-hue';
 import { turnedTo } from './ladder';
 
 export const RULES = [
@@ -46,13 +47,11 @@ const RULE: Record<
   Rule,
   {
     reason: string;
-    light: boolean;
     derive: (colour: Oklab, told: DerivedSettings, wheel: Wheel) => Oklab;
   }
 > = {
   tint: {
     reason: 'White is mixed in: lighter, and duller as it goes.',
-    light: false,
     derive: ({ L, a, b }, { amount }) => {
       const left = 1 - 0.9 * amount;
       return { L: 1 - (1 - L) * left, a: a * left, b: b * left };
@@ -60,7 +59,6 @@ const RULE: Record<
   },
   shade: {
     reason: 'Black is mixed in: darker, and duller as it goes.',
-    light: false,
     derive: ({ L, a, b }, { amount }) => {
       const left = 1 - 0.8 * amount;
       return { L: L * left, a: a * left, b: b * left };
@@ -68,23 +66,19 @@ const RULE: Record<
   },
   tone: {
     reason: 'Grey of its own value is mixed in: duller, no lighter and no darker.',
-    light: false,
     derive: (colour, { amount }) => duller(colour, amount),
   },
   shadow: {
     reason:
       'Out of the light: darker, a little duller, and turned away from the light’s own temperature.',
-    light: true,
     derive: (colour, { amount, warmth }) => inLight(colour, -amount, warmth),
   },
   light: {
     reason: 'Into the light: lighter, and turned toward the light’s own temperature.',
-    light: true,
     derive: (colour, { amount, warmth }) => inLight(colour, amount, warmth),
   },
   'half-tone edge': {
     reason: 'Where it turns out of the light it is between the two in value, and strongest.',
-    light: true,
     derive: (colour, { amount, warmth }) => {
       const dark = inLight(colour, -amount, warmth);
       const value = (valueOfOklab(colour) + valueOfOklab(dark)) / 2;
@@ -94,7 +88,6 @@ const RULE: Record<
   },
   reflection: {
     reason: 'In water or glass lights are darker, darks lighter, and all is duller.',
-    light: false,
     derive: (colour, { amount }) => {
       const value = valueOfOklab(colour);
       const moved = value + (MIDDLE - value) * 0.5 * amount;
@@ -103,7 +96,6 @@ const RULE: Record<
   },
   distance: {
     reason: 'Through air it goes lighter, cooler and duller.',
-    light: false,
     derive: (colour, { amount }) => {
       const part = 0.85 * amount;
       const value = valueOfOklab(colour);
@@ -118,27 +110,25 @@ const RULE: Record<
   },
   'complement on the wheel': {
     reason: 'Six families away on the wheel you chose, at its own value.',
-    light: false,
     derive: (colour, { amount }, wheel) => {
       const target = oppositeHue(wheel.hueOf(colour), wheel);
-      return atHue(colour, hueOnOklch(target, colour, wheel), amount);
+      const { L, C } = oklchFromOklab(colour);
+      const alike = (h: number) => toGamut(oklabFromOklch({ L, C: Math.max(C, 0.03), h }));
+      return atHue(colour, oklchHueOn(target, wheel, alike), amount);
     },
   },
   'complement of the after-image': {
     reason: 'What the eye sees on white after looking at it long.',
-    light: false,
     derive: (colour, { amount }) => atHue(colour, oklchFromOklab(colour).h + 180, amount),
   },
   'complement that mixes to grey': {
     reason:
       'What swallows just the light that it gives back: an estimate for paints, filter over filter.',
-    light: false,
     derive: (colour, { amount }) => atHue(colour, swallowingHue(colour), amount),
   },
   'neutral that reads as its complement': {
     reason:
       'A plain grey of nearly its value: laid on it, small, the eye gives it the opposite colour.',
-    light: false,
     derive: (colour, { amount }) =>
       withValue({ L: colour.L, a: 0, b: 0 }, valueOfOklab(colour) + 0.6 * (amount - 0.5)),
   },
@@ -149,10 +139,9 @@ export function derived(colour: Oklab, rule: Rule, settings: DerivedSettings, wh
   return toGamut(RULE[rule].derive(colour, settings, wheel));
 }
 
-/** Why a rule does what it does, in a line; and whether it asks for a light. */
-export function aboutRule(rule: Rule): { reason: string; light: boolean } {
-  const { reason, light } = RULE[rule];
-  return { reason, light };
+/** Why a rule does what it does, in a line. */
+export function reasonOf(rule: Rule): string {
+  return RULE[rule].reason;
 }
 
 /** Less chroma at the same value. */
@@ -194,23 +183,4 @@ function swallowingHue(colour: Oklab): number {
   return oklchFromOklab(
     oklabFromLinear({ r: inverse[0] / most, g: inverse[1] / most, b: inverse[2] / most }),
   ).h;
-}
-
-/** The OKLCH hue of a colour like this one at a hue of the wheel's own circle. */
-function hueOnOklch(hue: number, like: Oklab, wheel: Wheel): number {
-  if (wheel.id !== 'screen') return hue;
-  const { L, C } = oklchFromOklab(like);
-  let best = 0;
-  let least = Infinity;
-  for (let h = 0; h < 360; h++) {
-    const off = Math.abs(
-      ((wheel.hueOf(toGamut(oklabFromOklch({ L, C: Math.max(C, 0.03), h }))) - hue + 540) % 360) -
-        180,
-    );
-    if (off < least) {
-      least = off;
-      best = h;
-    }
-  }
-  return best;
 }

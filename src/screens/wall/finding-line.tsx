@@ -5,7 +5,6 @@ import type { Wheel } from '@/core/colour/wheel';
 import type { StudyCard } from '@/contracts/study';
 import { Button } from '@/ui/button';
 import { Select } from '@/ui/select';
-import { several } from '@/ui/words';
 import {
   asksSomething,
   choices,
@@ -85,7 +84,7 @@ export function FindingLine({ studies, shown, finding, wheel, onChange }: Props)
         {asksSomething(finding) && (
           <>
             <span role="status">
-              {several(shown, 'study', 'studies')} of {studies.length}
+              {shown} of {studies.length}
             </span>
             <Button onClick={() => onChange({ ...NO_FINDING, sort: finding.sort })}>
               Show all

@@ -1,4 +1,4 @@
-import { and, eq, isNull, ne, or } from 'drizzle-orm';
+import { eq, isNull } from 'drizzle-orm';
 import { WHEEL_IDS } from '@/core/colour/wheel';
 import { CORE_VERSION } from '@/core/index';
 import { runReading } from '@/workers/server/pool';
@@ -20,17 +20,14 @@ export function refreshReading(studyId: string): Promise<void> {
 /** When no reading is being made any more. */
 export const readingsAreMade = (): Promise<void> => queued.idle();
 
-/** Makes every stored reading anew that an older core has made, or whose colours were never read. One after another, for nobody waits for it. */
+/**
+ * Brings every stored reading up to date: of an older core, with colours that were never read, or of a
+ * document that was saved just before the server ended. One after another, for nobody waits for it.
+ */
 export async function refreshStale(): Promise<void> {
   const db = await database();
-  const stale = await db
-    .select({ id: study.id })
-    .from(study)
-    .leftJoin(reading, eq(reading.studyId, study.id))
-    .where(
-      and(isNull(study.deletedAt), or(isNull(reading.colours), ne(reading.core, CORE_VERSION))),
-    );
-  for (const { id } of stale) await refreshReading(id);
+  const studies = await db.select({ id: study.id }).from(study).where(isNull(study.deletedAt));
+  for (const { id } of studies) await refreshReading(id);
 }
 
 async function refreshNow(studyId: string): Promise<void> {

@@ -9,6 +9,10 @@ import { call } from '@/ui/api';
 import { showFault } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
 import { useDeskStore, type Point } from '../../desk-store';
+import { guessSender } from './send-guesses';
+
+/** Of this window, not of one place: what could not be sent waits for the next guess anywhere. */
+const sendGuess = guessSender((attempt) => call('POST', '/api/attempts', recordSchema, attempt));
 
 interface Guessing {
   /** Whether the reading of the place is held back until there is a guess. */
@@ -54,7 +58,7 @@ export function useGuessing(studyId: string, place: Point | null): Guessing {
         colour,
         guess: { ...answers, wheel: settings.wheel },
       };
-      call('POST', '/api/attempts', recordSchema, attempt).then(setRecord, showFault);
+      sendGuess(attempt).then(setRecord, showFault);
     },
     skip: () => show(null),
   };

@@ -4,7 +4,7 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { hexFromOklab } from '@/core/colour/hex';
 import { wheelOf } from '@/core/colour/wheel';
-import { aboutRule, derived, PLAIN_DERIVED, RULES } from '@/core/palette/derived';
+import { derived, PLAIN_DERIVED, reasonOf, RULES } from '@/core/palette/derived';
 import { addDerived } from '@/study/set-edits';
 import { Button } from '@/ui/button';
 import { useSettings } from '@/ui/settings';
@@ -55,7 +55,7 @@ export function FollowForm({ palette }: { palette: PaletteActions }) {
             </span>
             <span className="grow text-[15px] leading-tight">
               {capital(rule)}
-              <span className="block text-sm text-soft">{aboutRule(rule).reason}</span>
+              <span className="block text-sm text-soft">{reasonOf(rule)}</span>
             </span>
             <Button
               weight="quiet"

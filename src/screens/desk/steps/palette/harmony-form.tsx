@@ -133,6 +133,11 @@ export function HarmonyForm({ palette }: { palette: PaletteActions }) {
             ]}
             onChange={setPlan}
           />
+          {set && (
+            <Steps
+              colours={buildHarmony(key.colour, fresh, wheelOf(settings.wheel)).map(hexFromOklab)}
+            />
+          )}
           <Button
             weight="strong"
             onClick={() =>
