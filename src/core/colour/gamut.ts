@@ -12,21 +12,34 @@ export function inGamut(colour: Oklab): boolean {
   return r >= low && r <= high && g >= low && g <= high && b >= low && b <= high;
 }
 
-/**
- * The greatest OKLCH chroma that sRGB holds at a lightness (0–1) and hue (degrees), found from
- * `below` down. Among the blues sRGB is hollow: a colour a trifle outside can lie below one inside, so
- * bringing a colour in has to begin at its own chroma.
- */
-export function maxChroma(L: number, h: number, below = MOST_CHROMA): number {
-  if (L <= 0 || L >= 1) return 0;
-  let low = 0;
-  let high = below;
+/** The greatest OKLCH chroma that sRGB holds at a lightness (0–1) and hue (degrees). */
+export function maxChroma(L: number, h: number): number {
+  return L <= 0 || L >= 1 ? 0 : edgeBetween(L, h, 0, MOST_CHROMA);
+}
+
+/** The chroma at the edge between one that is inside and one that may not be. */
+function edgeBetween(L: number, h: number, inside: number, outside: number): number {
+  let low = inside;
+  let high = outside;
   for (let i = 0; i < 26; i++) {
     const C = (low + high) / 2;
     if (inGamut(oklabFromOklch({ L, C, h }))) low = C;
     else high = C;
   }
   return low;
+}
+
+/**
+ * The chroma nearest below one that is outside. Sought from there down in growing steps: among the
+ * blues sRGB is hollow, so that from the middle up one may come to an edge far below, or to one above.
+ */
+function chromaBelow(L: number, h: number, C: number): number {
+  let outside = C;
+  for (let step = C * 1e-9; step < C; step *= 2) {
+    if (inGamut(oklabFromOklch({ L, C: C - step, h }))) return edgeBetween(L, h, C - step, outside);
+    outside = C - step;
+  }
+  return edgeBetween(L, h, 0, outside);
 }
 
 /**
@@ -39,5 +52,5 @@ export function toGamut(colour: Oklab): Oklab {
   if (colour.L >= 1) return { L: 1, a: 0, b: 0 };
   if (inGamut(colour)) return colour;
   const { L, C, h } = oklchFromOklab(colour);
-  return oklabFromOklch({ L, C: maxChroma(L, h, C), h });
+  return oklabFromOklch({ L, C: chromaBelow(L, h, C), h });
 }
