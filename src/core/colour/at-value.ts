@@ -20,8 +20,12 @@ export function atValue(value: number, hue: number, chromaAt: (L: number) => num
   return colourAt((low + high) / 2);
 }
 
+const SAME_VALUE = 1e-6;
+
 /** The colour at another value, its hue and chroma held as far as sRGB goes. */
 export function withValue(colour: Oklab, value: number): Oklab {
+  // At the very corner of sRGB's blues even a rounding of lightness leaves no such chroma inside.
+  if (Math.abs(valueOfOklab(colour) - value) < SAME_VALUE) return toGamut(colour);
   const chroma = Math.hypot(colour.a, colour.b);
   const hue = (Math.atan2(colour.b, colour.a) * 180) / Math.PI;
   return atValue(value, hue, () => chroma);
