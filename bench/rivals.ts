@@ -6,7 +6,7 @@ import { writeLab } from '../src/core/colour/cielab';
 import { writeOklab } from '../src/core/colour/oklab';
 import { LINEAR_OF_BYTE } from '../src/core/colour/srgb';
 import type { Picture } from '../src/core/picture/picture';
-import { randomFrom } from './scenes';
+import { randomFrom } from '../src/core/seeded';
 
 /** Something else that makes a palette of a picture. */
 export interface Rival {

@@ -2,6 +2,7 @@ import { bytesFromOklab } from '../src/core/colour/hex';
 import { maxChroma } from '../src/core/colour/gamut';
 import { oklabDistance, oklabFromOklch, type Oklab } from '../src/core/colour/oklab';
 import { pictureOf, type Picture } from '../src/core/picture/picture';
+import { randomFrom } from '../src/core/seeded';
 
 /** A colour that a picture was made of, and how much of it has that colour. */
 export interface Mass {
@@ -30,17 +31,6 @@ export function accentsAmong(masses: readonly Mass[]): Mass[] {
         (other) => other.share <= one.share || oklabDistance(one.colour, other.colour) >= 0.1,
       ),
   );
-}
-
-/** Numbers from 0 to 1, always the same for a seed (mulberry32). */
-export function randomFrom(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
 }
 
 const WIDTH = 640;

@@ -8,6 +8,8 @@ import { LEANS } from '@/core/palette/lean';
 import { PLAIN_TARGET, ROLES } from '@/core/palette/proportion';
 import { MOST_SQUINT, PLAIN_SQUINT } from '@/core/picture/squint';
 import { areaSchema, oklabSchema } from './colour';
+import { hiddenSchema, PLAIN_HIDDEN } from './hidden';
+import { MOST_POINTS } from './points';
 
 export const AIMS = [
   'values',
@@ -22,7 +24,6 @@ export const KEYS = ['low', 'middle', 'high'] as const;
 export const RANGES = ['short', 'medium', 'full'] as const;
 export const MOST_AIMS = 2;
 export const MOST_TRAY = 64;
-export const MOST_POINTS = 400;
 
 const fraction = z.number().min(0).max(1);
 
@@ -143,6 +144,23 @@ export const correctionSchema = z.object({
 });
 export type StoredCorrection = z.infer<typeof correctionSchema>;
 
+/** How zones are cut, and the squint they are read through. */
+export const valueSettingsSchema = z
+  .object({
+    zones: z.number().int().min(FEWEST_ZONES).max(MOST_ZONES),
+    breaks: z.enum(BREAKS),
+    /** What parts zones by hand: Munsell values, from dark to light. */
+    thresholds: z
+      .array(z.number().min(0).max(10))
+      .max(MOST_ZONES - 1)
+      .default([]),
+    /** The squint that zones are read through, a share of the diagonal. */
+    squint: z.number().min(0).max(MOST_SQUINT).default(PLAIN_SQUINT),
+  })
+  .refine(({ breaks, thresholds }) => breaks !== 'hand' || thresholds.length > 0, {
+    message: 'zones by hand need a threshold',
+  });
+
 /**
  * A study as a document: all that the person decided about a picture. Readings are not in it, they
  * follow from it. What is added later has a default, so that reading an old document lifts it;
@@ -158,25 +176,12 @@ export const studyDocumentSchema = z.object({
   aims: z.array(z.string().trim().min(1).max(120)).max(MOST_AIMS),
   framing: framingSchema,
   neutral: neutralPointSchema.nullable(),
-  values: z
-    .object({
-      zones: z.number().int().min(FEWEST_ZONES).max(MOST_ZONES),
-      breaks: z.enum(BREAKS),
-      /** What parts zones by hand: Munsell values, from dark to light. */
-      thresholds: z
-        .array(z.number().min(0).max(10))
-        .max(MOST_ZONES - 1)
-        .default([]),
-      /** The squint that zones are read through, a share of the diagonal. */
-      squint: z.number().min(0).max(MOST_SQUINT).default(PLAIN_SQUINT),
-    })
-    .refine(({ breaks, thresholds }) => breaks !== 'hand' || thresholds.length > 0, {
-      message: 'zones by hand need a threshold',
-    }),
+  values: valueSettingsSchema,
   /** Corrections of the split into light and shadow, the later over the earlier. */
   lightAndShadow: z
     .object({ corrections: z.array(correctionSchema).max(MOST_CORRECTIONS) })
     .default({ corrections: [] }),
+  hidden: hiddenSchema.default(PLAIN_HIDDEN),
   palette: z.object({
     count: z.number().int().min(2).max(16),
     swatches: z.array(traySwatchSchema).max(MOST_TRAY),
@@ -210,6 +215,7 @@ export function newDocument(title: string): StudyDocument {
     neutral: null,
     values: { zones: 4, breaks: 'natural', thresholds: [], squint: PLAIN_SQUINT },
     lightAndShadow: { corrections: [] },
+    hidden: PLAIN_HIDDEN,
     palette: {
       count: 8,
       swatches: [],
@@ -230,6 +236,8 @@ const pictureFacts = z.object({
   /** Pixels of the original, upright. */
   width: z.number(),
   height: z.number(),
+  /** Of a JPEG, 1–100, by its tables; null for what is none, or was not asked. */
+  quality: z.number().nullable(),
   /** Pixels of the working copy. */
   workingWidth: z.number(),
   workingHeight: z.number(),

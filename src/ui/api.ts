@@ -57,8 +57,12 @@ export async function callInLines<T extends z.ZodType>(
   line: T,
   signal: AbortSignal,
   take: (event: z.infer<T>) => void,
+  body?: unknown,
 ): Promise<void> {
-  const response = await send(method, path, undefined, { signal });
+  const response = await send(method, path, body === undefined ? undefined : JSON.stringify(body), {
+    signal,
+    headers: { ...(body !== undefined && { 'content-type': 'application/json' }) },
+  });
   const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
   let rest = '';
   for (;;) {

@@ -9,6 +9,9 @@ import { usePicture } from './picture-room';
 import { CropFrame } from './stage/crop-frame';
 import { Stage } from './stage/stage';
 import { useFocalMarks } from './steps/values/use-focal-marks';
+import { TwoPictures } from './steps/hidden/two-pictures';
+import { useHiddenMarks } from './steps/hidden/use-hidden-marks';
+import { useProtecting } from './steps/hidden/use-protecting';
 import { TwoGreys } from './steps/values/two-greys';
 import { useCorrecting } from './use-correcting';
 import { useRegion } from './use-region';
@@ -19,7 +22,11 @@ import { useLens, useVeil } from './use-lens';
 export function Centre({ onPick }: { onPick: (place: Point) => void }) {
   const tool = useDesk((state) => state.tool);
   const twoGreys = useDesk(({ view }) => view.step === 'values' && view.topic === 'brightness');
+  const sight = useDesk(({ view }) => (view.step === 'hidden' ? view.sight : null));
   if (tool === 'crop') return <Cropping />;
+  // A hand that draws needs the one picture it draws on.
+  if (tool === 'look' && (sight === 'beside' || sight === 'greys'))
+    return <TwoPictures greys={sight === 'greys'} />;
   return twoGreys ? <TwoGreys /> : <Looking onPick={onPick} />;
 }
 
@@ -39,6 +46,8 @@ function Looking({ onPick }: { onPick: (place: Point) => void }) {
   const veil = useVeil(focus);
   const correct = useCorrecting();
   const takeRegion = useRegion();
+  const protect = useProtecting();
+  const hiddenMarks = useHiddenMarks();
   const places = useFocalMarks();
   const region = useDocument((document) => document.palette.region);
   const loop =
@@ -72,7 +81,7 @@ function Looking({ onPick }: { onPick: (place: Point) => void }) {
       radius: settings.pickRadius,
       strong: true,
     });
-  marks.push(...places);
+  marks.push(...places, ...hiddenMarks);
 
   const takeNeutral = async (place: Point) => {
     try {
@@ -101,11 +110,11 @@ function Looking({ onPick }: { onPick: (place: Point) => void }) {
       lines={loop ? [{ kind: 'found', points: loop }] : lines}
       marks={marks}
       radius={tool === 'brush' ? brush.radius : settings.pickRadius}
-      onStroke={takeRegion ?? correct}
+      onStroke={takeRegion ?? protect ?? correct}
       loops={tool === 'lasso' || tool === 'region'}
       onTap={(place) => {
         if (tool === 'neutral') void takeNeutral(place);
-        else if (tool === 'brush') correct?.([place]);
+        else if (tool === 'brush') (protect ?? correct)?.([place]);
         else if (tool === 'region') store.getState().set({ tool: 'look' });
         else if (step === 'palette') onPick(place);
         else if (step === 'colours') {

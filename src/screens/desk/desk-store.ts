@@ -24,6 +24,7 @@ export type Focus =
   | { kind: 'hue'; from: number; to: number }
   | { kind: 'family'; index: number }
   | { kind: 'word'; word: IntensityWord }
+  | { kind: 'hidden'; index: number }
   | { kind: 'tone'; value: readonly [number, number]; chroma: readonly [number, number] }
   /** In fractions of the framed picture, the radius a share of its diagonal. */
   | { kind: 'place'; x: number; y: number; radius: number };

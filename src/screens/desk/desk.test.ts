@@ -1,5 +1,4 @@
 import fc from 'fast-check';
-import { PUSHES } from '@/core/amplify/push';
 import { pannedBy, placeAt, viewportOf, zoomedAt } from './stage/viewport';
 import { latest } from './latest';
 import { touched } from './desk-store';
@@ -8,6 +7,8 @@ import {
   CRAFTS,
   FIRST_VIEW,
   FIT_LOOKS,
+  QUESTS,
+  SIGHTS,
   queryOf,
   TAKE_FROM,
   viewFrom,
@@ -29,7 +30,7 @@ describe('what is selected', () => {
 
 describe('the view in the address', () => {
   const anyView: fc.Arbitrary<View> = fc.record({
-    step: fc.constantFrom('look', 'values', 'palette'),
+    step: fc.constantFrom('look', 'values', 'hidden', 'palette'),
     topic: fc.constant('zones'),
     lens: fc.constantFrom('picture', 'greys', 'zones'),
     zoneLook: fc.constantFrom('greys', 'colours', 'outlines'),
@@ -39,8 +40,8 @@ describe('the view in the address', () => {
     build: fc.constantFrom(...BUILDS),
     fitLook: fc.constantFrom(...FIT_LOOKS),
     takeFrom: fc.constantFrom(...TAKE_FROM),
-    pushWay: fc.constantFrom(...PUSHES),
-    push: fc.integer({ min: 0, max: 1000 }).map((n) => n / 1000),
+    quest: fc.constantFrom(...QUESTS),
+    sight: fc.constantFrom(...SIGHTS),
     takeParts: fc.boolean(),
     asked: fc.constant(null),
     pair: fc.constantFrom(
@@ -63,19 +64,20 @@ describe('the view in the address', () => {
         const back = viewFrom(new URLSearchParams(queryOf(view)));
         const { lens, wipe, zoneLook, pair } = FIRST_VIEW;
         const fits = view.step === 'palette' && view.craft === 'fit';
+        const wipes = fits || view.step === 'hidden';
         const onlyInValues =
-          view.step === 'values' ? {} : { lens, wipe: fits ? view.wipe : wipe, zoneLook, pair };
-        const { craft, build, fitLook, takeFrom, takeParts, pushWay, push } = FIRST_VIEW;
-        const unpushed = view.takeFrom === 'pushed' ? {} : { pushWay, push };
+          view.step === 'values' ? {} : { lens, wipe: wipes ? view.wipe : wipe, zoneLook, pair };
+        const { quest, sight } = FIRST_VIEW;
+        const onlyInHidden = view.step === 'hidden' ? {} : { quest, sight };
+        const { craft, build, fitLook, takeFrom, takeParts } = FIRST_VIEW;
         const onlyInPalette =
           view.step !== 'palette'
-            ? { craft, build, fitLook, takeFrom, takeParts, pushWay, push }
+            ? { craft, build, fitLook, takeFrom, takeParts }
             : {
-                ...unpushed,
                 build: view.craft === 'build' ? view.build : build,
                 fitLook: fits ? view.fitLook : fitLook,
               };
-        expect(back).toEqual({ ...view, ...onlyInValues, ...onlyInPalette });
+        expect(back).toEqual({ ...view, ...onlyInValues, ...onlyInHidden, ...onlyInPalette });
       }),
     );
     expect(queryOf(FIRST_VIEW)).toBe('');

@@ -7,12 +7,13 @@ import type { Study } from '@/contracts/study';
 import { Dialog } from '@/ui/dialog';
 import { useSettings } from '@/ui/settings';
 import { createDeskStore, DeskContext, useDesk, useDeskStore } from './desk-store';
-import { FactsContext } from './facts';
+import { FactsContext, StudyIdContext } from './facts';
 import { OrderOfWork } from './order-of-work';
 import { PictureProvider } from './picture-room';
 import { ReadingLine } from './reading-line';
 import { listen, SHORTCUTS } from './shortcuts';
 import { ColoursPanel } from './steps/colours/colours-panel';
+import { HiddenPanel } from './steps/hidden/hidden-panel';
 import { LookPanel } from './steps/look/look-panel';
 import { PalettePanel } from './steps/palette/palette-panel';
 import { ValuesPanel } from './steps/values/values-panel';
@@ -34,9 +35,11 @@ export function Desk({ study }: { study: Study }) {
   return (
     <DeskContext.Provider value={store}>
       <FactsContext.Provider value={study.picture}>
-        <PictureProvider study={study}>
-          <Room study={study} />
-        </PictureProvider>
+        <StudyIdContext.Provider value={study.id}>
+          <PictureProvider study={study}>
+            <Room study={study} />
+          </PictureProvider>
+        </StudyIdContext.Provider>
       </FactsContext.Provider>
     </DeskContext.Provider>
   );
@@ -101,6 +104,7 @@ function Room({ study }: { study: Study }) {
           {step === 'look' && <LookPanel study={study} />}
           {step === 'values' && <ValuesPanel />}
           {step === 'colours' && <ColoursPanel studyId={study.id} />}
+          {step === 'hidden' && <HiddenPanel studyId={study.id} palette={palette} />}
           {step === 'palette' && <PalettePanel palette={palette} />}
         </div>
       </aside>

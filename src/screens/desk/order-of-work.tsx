@@ -13,6 +13,7 @@ export function OrderOfWork() {
     look: document.aims.length > 0 ? 'aim set' : '',
     values: String(document.values.zones),
     colours: '',
+    hidden: document.hidden.looks.length > 0 ? String(document.hidden.looks.length) : '',
     palette: document.palette.swatches.length > 0 ? String(document.palette.swatches.length) : '',
   };
   return (

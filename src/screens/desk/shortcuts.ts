@@ -37,6 +37,11 @@ const tool = (to: DeskState['tool']) => (state: DeskState) => {
 
 /** Takes up a tool that parts light from shadow, or puts it down. */
 const corrector = (to: 'brush' | 'lasso') => (state: DeskState) => {
+  // In Hidden the same tools keep a part from being pushed.
+  if (state.view.step === 'hidden') {
+    state.look({ quest: 'protect' });
+    return state.set({ tool: state.tool === to ? 'look' : to, pinned: null, hovered: null });
+  }
   const isUp = state.view.step === 'values' && state.view.topic === 'light';
   if (!isUp) state.look({ step: 'values', topic: 'light', lens: 'sides' });
   state.set({ tool: isUp && state.tool === to ? 'look' : to, pinned: null, hovered: null });
@@ -47,14 +52,25 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: 'L', does: 'Look', matches: letter('l'), run: step('look') },
   { keys: 'V', does: 'Values', matches: letter('v'), run: step('values') },
   { keys: 'K', does: 'Colours', matches: letter('k'), run: step('colours') },
+  { keys: 'H', does: 'Hidden', matches: letter('h'), run: step('hidden') },
   { keys: 'P', does: 'Palette', matches: letter('p'), run: step('palette') },
   { keys: 'C', does: 'Crop', matches: letter('c'), run: tool('crop') },
   { keys: 'N', does: 'Neutral point', matches: letter('n'), run: tool('neutral') },
   { keys: 'G', does: 'See the greys', matches: letter('g'), run: lens('greys') },
   { keys: 'Q', does: 'Squint', matches: letter('q'), run: lens('squint') },
   { keys: 'Z', does: 'See the zones', matches: letter('z'), run: lens('zones') },
-  { keys: 'B', does: 'Brush light or shadow', matches: letter('b'), run: corrector('brush') },
-  { keys: 'A', does: 'Loop light or shadow', matches: letter('a'), run: corrector('lasso') },
+  {
+    keys: 'B',
+    does: 'Brush: light or shadow; what is kept',
+    matches: letter('b'),
+    run: corrector('brush'),
+  },
+  {
+    keys: 'A',
+    does: 'Loop: light or shadow; what is kept',
+    matches: letter('a'),
+    run: corrector('lasso'),
+  },
   {
     keys: 'X',
     does: 'Light for shadow, shadow for light',

@@ -6,6 +6,7 @@ import type { DrawnLine } from '@/workers/browser/value-calls';
 import { useSettings } from '@/ui/settings';
 import { stepOf } from '@/ui/words';
 import { useDesk, useDocument, type Focus } from './desk-store';
+import { usePushAsked } from './push-asked';
 import { useDrawn, useMeasured } from './use-drawn';
 
 const isLimit = (count: number) => count >= FEWEST_LIMITED && count <= MOST_LIMITED;
@@ -44,7 +45,20 @@ export function useLens(): { lens: HTMLCanvasElement | null; lines: readonly Dra
     (desk) => desk.temperature(),
   );
 
-  const { craft, build, fitLook, takeFrom, pushWay, push } = useDesk((state) => state.view);
+  const { craft, build, fitLook, takeFrom, sight } = useDesk((state) => state.view);
+  const asked = usePushAsked();
+  const askedKey = JSON.stringify(asked);
+  // A local cast is too slow to follow a hand at full size.
+  const isQuick = quick && asked.push.cast === 'local';
+  const inHidden = step === 'hidden' && (sight === 'pushed' || sight === 'map') ? sight : null;
+  const hiddenKeys = {
+    pushed: `pushed ${askedKey} ${isQuick}`,
+    map: `map ${askedKey} ${settings.wheel}`,
+  };
+  const hidden = useDrawn(inHidden && hiddenKeys[inHidden], (desk) =>
+    inHidden === 'map' ? desk.hiddenMap(asked, settings.wheel) : desk.pushed(asked, isQuick),
+  );
+
   const limited = useDesk((state) => state.limited);
   const colours = useDocument((document) => document.palette.swatches);
   const paletteKey = JSON.stringify(colours.map(({ colour }) => colour));
@@ -64,7 +78,7 @@ export function useLens(): { lens: HTMLCanvasElement | null; lines: readonly Dra
     failing: `failing ${paletteKey}`,
     squint: `squint ${values.squint}`,
     zones: `zones ${zonesKey(values)}`,
-    pushed: `pushed ${pushWay} ${push}`,
+    pushed: `pushed ${askedKey}`,
     reached: `reached ${JSON.stringify(members)}`,
   };
   const palette = useDrawn(
@@ -74,7 +88,7 @@ export function useLens(): { lens: HTMLCanvasElement | null; lines: readonly Dra
       if (overPalette === 'reached') return desk.reached(members);
       if (overPalette === 'squint') return desk.squint(values.squint, false);
       if (overPalette === 'zones') return desk.zones(values, 'colours', false);
-      if (overPalette === 'pushed') return desk.pushed({ way: pushWay, strength: push });
+      if (overPalette === 'pushed') return desk.pushed(asked, false);
       return overPalette === 'failing' ? desk.failing(all) : desk.mapped(all);
     },
   );
@@ -84,7 +98,16 @@ export function useLens(): { lens: HTMLCanvasElement | null; lines: readonly Dra
     shown === 'edges' || shown === 'merging' ? `lines ${values.squint} ${merging}` : null,
     (desk) => desk.edgeLines(values.squint, merging),
   );
-  return { lens: canvas ?? warmth ?? palette, lines: lines ?? [] };
+  const outlines = useMeasured(inHidden === 'map' ? `outlines ${settings.wheel}` : null, (desk) =>
+    desk.hiddenOutlines(settings.wheel),
+  );
+  const regions = (outlines ?? []).flatMap((rings): DrawnLine[] =>
+    rings.map((points) => ({ kind: 'soft', points })),
+  );
+  return {
+    lens: canvas ?? warmth ?? hidden ?? palette,
+    lines: inHidden === 'map' ? regions : (lines ?? []),
+  };
 }
 
 /** A veil over all but the part that is spoken of. */
@@ -109,6 +132,7 @@ export function useVeil(focus: Focus | null): HTMLCanvasElement | null {
     hue: '',
     family: settings.wheel,
     word: '',
+    hidden: settings.wheel,
     tone: '',
     place: '',
   };
@@ -126,6 +150,7 @@ export function useVeil(focus: Focus | null): HTMLCanvasElement | null {
       case 'tone':
         return desk.veil(focus);
       case 'family':
+      case 'hidden':
         return desk.veil({ ...focus, wheel: settings.wheel });
       case 'masses':
         return desk.veil({ kind: 'masses', which: [...focus.which], squint: values.squint });

@@ -2,6 +2,7 @@
 
 import { useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
+import type { Push } from '@/core/amplify/push';
 import type { Oklab } from '@/core/colour/oklab';
 import { nearestOf, PLAIN_LIKENESS } from '@/core/palette/near-duplicates';
 import type { StudyDocument } from '@/contracts/study';
@@ -20,6 +21,8 @@ import { followed, withoutEmptySets } from '@/study/set-edits';
 import type { Source } from '@/workers/browser/palette-calls';
 import { useDeskStore, useDocument, type Point } from './desk-store';
 import { usePicture } from './picture-room';
+import { pushAskedOf } from './push-asked';
+import { pushWords } from './steps/hidden/push-words';
 import type { View } from './view';
 
 export const newId = () => crypto.randomUUID();
@@ -55,6 +58,7 @@ export function usePalette() {
           keep: keep.map((swatch) => swatch.colour),
           lean: palette.lean,
           region: palette.region,
+          from: sourceOf(store.getState().view, document()),
         });
         const areas = swatches.map(({ home }) => home && room.originalArea(home, HOME_RADIUS));
         const stayed = document()
@@ -115,11 +119,11 @@ export function usePalette() {
     const pick = async (place: Point) => {
       try {
         const { view } = store.getState();
-        const from = sourceOf(view, document().values);
+        const from = sourceOf(view, document());
         const found = await room.desk.pick(place, settings.pickRadius, from);
         if (!found) return say('There is no picture at this place.');
         const plain = {
-          note: from.kind === 'pushed' ? pushedWords(view) : '',
+          note: from.kind === 'pushed' ? pushedWords(document().hidden.push) : '',
           share: null,
           locked: false,
           origin: 'picked' as const,
@@ -174,10 +178,8 @@ export function usePalette() {
 }
 
 /** What colours are picked from as the Desk is being looked at. */
-export function sourceOf(
-  { craft, takeFrom, pushWay, push }: View,
-  values: StudyDocument['values'],
-): Source {
+export function sourceOf({ craft, takeFrom }: View, document: StudyDocument): Source {
+  const { values } = document;
   if (craft !== 'take') return { kind: 'picture' };
   switch (takeFrom) {
     case 'squint':
@@ -185,15 +187,15 @@ export function sourceOf(
     case 'zones':
       return { kind: 'zones', settings: values };
     case 'pushed':
-      return { kind: 'pushed', push: { way: pushWay, strength: push } };
+      return { kind: 'pushed', asked: pushAskedOf(document) };
     default:
       return { kind: 'picture' };
   }
 }
 
 /** A pushed colour is not what the picture has: its note says so. */
-function pushedWords({ pushWay, push }: View): string {
-  return `As pushed: ${pushWay}, ${Math.round(push * 100)} %.`;
+function pushedWords(push: Push): string {
+  return `As pushed: ${pushWords(push)}.`;
 }
 
 export type PaletteActions = ReturnType<typeof usePalette>;

@@ -1,8 +1,7 @@
-import { PUSHES, type PushWay } from '@/core/amplify/push';
 import { placeQuery } from '@/ui/place';
 
 /** How the Desk is being looked at: all of it is in the address bar, so that a reload comes back to it. */
-export const STEPS = ['look', 'values', 'colours', 'palette'] as const;
+export const STEPS = ['look', 'values', 'colours', 'hidden', 'palette'] as const;
 export type Step = (typeof STEPS)[number];
 /** What the step Values is asked. */
 export const TOPICS = ['zones', 'light', 'parting', 'focus', 'brightness'] as const;
@@ -37,6 +36,11 @@ export const FIRST_LENS: Record<Topic, Lens> = {
 /** What the step Colours is asked. */
 export const ASPECTS = ['hues', 'warmth', 'chroma', 'harmony', 'seeming'] as const;
 export type Aspect = (typeof ASPECTS)[number];
+/** What is done about hidden colours, and how the picture is seen meanwhile. */
+export const QUESTS = ['found', 'push', 'protect'] as const;
+export type Quest = (typeof QUESTS)[number];
+export const SIGHTS = ['pushed', 'beside', 'greys', 'map', 'picture'] as const;
+export type Sight = (typeof SIGHTS)[number];
 /** What is done to the palette, and what it is built from. */
 export const CRAFTS = ['take', 'prune', 'weigh', 'fit', 'build'] as const;
 export type Craft = (typeof CRAFTS)[number];
@@ -60,14 +64,13 @@ export interface View {
   asked: { x: number; y: number } | null;
   /** Whether the map of temperature lies over the picture. */
   warmthMap: boolean;
+  quest: Quest;
+  sight: Sight;
   craft: Craft;
   build: Build;
   fitLook: (typeof FIT_LOOKS)[number];
   /** What colours are picked from: the picture, or what is laid over it. */
   takeFrom: TakeFrom;
-  /** How the quiet colours are brought up that are picked from. */
-  pushWay: PushWay;
-  push: number;
   /** Whether a pick takes the colours that make its area in place of their average. */
   takeParts: boolean;
   /** Two places of the original that are held against each other. */
@@ -90,12 +93,12 @@ export const FIRST_VIEW: View = {
   aspect: 'hues',
   asked: null,
   warmthMap: false,
+  quest: 'found',
+  sight: 'pushed',
   craft: 'take',
   build: 'ladder',
   fitLook: 'mapped',
   takeFrom: 'picture',
-  pushWay: 'lift the quiet',
-  push: 0.6,
   takeParts: false,
   pair: [],
   wipe: null,
@@ -119,12 +122,12 @@ export function viewFrom(query: URLSearchParams): View {
     zoneLook: oneOf(ZONE_LOOKS, query.get('as')) ?? FIRST_VIEW.zoneLook,
     aspect: oneOf(ASPECTS, query.get('aspect')) ?? FIRST_VIEW.aspect,
     warmthMap: query.get('warmth') === 'map',
+    quest: oneOf(QUESTS, query.get('quest')) ?? FIRST_VIEW.quest,
+    sight: oneOf(SIGHTS, query.get('sight')) ?? FIRST_VIEW.sight,
     craft: oneOf(CRAFTS, query.get('craft')) ?? FIRST_VIEW.craft,
     build: oneOf(BUILDS, query.get('build')) ?? FIRST_VIEW.build,
     fitLook: oneOf(FIT_LOOKS, query.get('fit')) ?? FIRST_VIEW.fitLook,
     takeFrom: oneOf(TAKE_FROM, query.get('from')) ?? FIRST_VIEW.takeFrom,
-    pushWay: oneOf(PUSHES, query.get('way')) ?? FIRST_VIEW.pushWay,
-    push: number(query.get('push'), 0, 1) ?? FIRST_VIEW.push,
     takeParts: query.get('pick') === 'parts',
     asked: pairFrom(query.getAll('asked'))[0] ?? null,
     pair: pairFrom(query.getAll('place')),
@@ -151,15 +154,16 @@ export function queryOf(view: View): string {
   if (view.step === 'colours' && view.warmthMap) query.set('warmth', 'map');
   if (view.step === 'colours' && view.asked)
     query.set('asked', `${short(view.asked.x)},${short(view.asked.y)}`);
+  if (view.step === 'hidden') {
+    if (view.quest !== FIRST_VIEW.quest) query.set('quest', view.quest);
+    if (view.sight !== FIRST_VIEW.sight) query.set('sight', view.sight);
+    if (view.wipe !== null) query.set('wipe', short(view.wipe));
+  }
   if (view.step === 'palette') {
     if (view.craft !== FIRST_VIEW.craft) query.set('craft', view.craft);
     if (view.craft === 'build' && view.build !== FIRST_VIEW.build) query.set('build', view.build);
     if (view.craft === 'fit' && view.fitLook !== FIRST_VIEW.fitLook) query.set('fit', view.fitLook);
     if (view.takeFrom !== FIRST_VIEW.takeFrom) query.set('from', view.takeFrom);
-    if (view.takeFrom === 'pushed') {
-      if (view.pushWay !== FIRST_VIEW.pushWay) query.set('way', view.pushWay);
-      if (view.push !== FIRST_VIEW.push) query.set('push', short(view.push));
-    }
     if (view.takeParts) query.set('pick', 'parts');
     if (view.craft === 'fit' && view.wipe !== null) query.set('wipe', short(view.wipe));
   }

@@ -45,6 +45,8 @@ export const picture = pgTable(
     size: integer('size').notNull(),
     width: integer('width').notNull(),
     height: integer('height').notNull(),
+    /** Of a JPEG, 1–100, as its quantisation tables tell; null for any other. */
+    quality: integer('quality'),
     workingWidth: integer('working_width').notNull(),
     workingHeight: integer('working_height').notNull(),
     createdAt: moment('created_at').notNull().default(now),

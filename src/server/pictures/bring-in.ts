@@ -8,6 +8,7 @@ import { runReading } from '@/workers/server/pool';
 import { database } from '../db/client';
 import { picture, pictureBytes, reading, study, studyRevision } from '../db/schema';
 import { valueColumns } from '../readings/columns';
+import { jpegQuality } from './jpeg-quality';
 import { encodeThumbnail, encodeWorking, makeWorkingCopy } from './read-picture';
 
 export type BroughtIn =
@@ -78,6 +79,7 @@ export async function bringIn(
         size: bytes.byteLength,
         width,
         height,
+        quality: jpegQuality(bytes),
         workingWidth: working.width,
         workingHeight: working.height,
       })

@@ -56,7 +56,7 @@ async function header(bytes: Uint8Array): Promise<Metadata> {
 /** Decodes, turns upright, brings through its profile to sRGB and makes small. Throws the refusals. */
 export async function makeWorkingCopy(bytes: Uint8Array): Promise<WorkingCopy> {
   const look = await lookAt(bytes);
-  const { data, info } = await decode(bytes);
+  const { data, info } = await decode(bytes, WORKING_SIDE);
   makeAlphaWhole(data);
   return {
     ...look,
@@ -68,11 +68,26 @@ export async function makeWorkingCopy(bytes: Uint8Array): Promise<WorkingCopy> {
   };
 }
 
-async function decode(bytes: Uint8Array) {
+/** The original upright and in sRGB, at its own size, alpha 0 or 255. Throws the refusals. */
+export async function decodeOriginal(bytes: Uint8Array): Promise<Picture> {
+  const { data, info } = await decode(bytes, null);
+  makeAlphaWhole(data);
+  return {
+    width: info.width,
+    height: info.height,
+    data: new Uint8ClampedArray(data.buffer, data.byteOffset, data.byteLength),
+  };
+}
+
+/** Pixels of a file, at most `side` on the long one; null leaves the size as it is. */
+async function decode(bytes: Uint8Array, side: number | null) {
   try {
-    return await reader(bytes)
-      .autoOrient()
-      .resize(WORKING_SIDE, WORKING_SIDE, { fit: 'inside', withoutEnlargement: true })
+    const upright = reader(bytes).autoOrient();
+    const sized =
+      side === null
+        ? upright
+        : upright.resize(side, side, { fit: 'inside', withoutEnlargement: true });
+    return await sized
       .toColourspace('srgb')
       .ensureAlpha()
       .raw({ depth: 'uchar' })
@@ -104,6 +119,13 @@ export async function encodeWorking(working: Picture): Promise<Uint8Array> {
   const whole = countSeen(working) === working.width * working.height;
   const image = whole ? raw(working).removeAlpha() : raw(working);
   return image.png({ compressionLevel: 1, adaptiveFiltering: true }).toBuffer();
+}
+
+/** A picture as PNG to carry out: sRGB, and small rather than soon. */
+export async function encodePng(picture: Picture): Promise<Uint8Array> {
+  const whole = countSeen(picture) === picture.width * picture.height;
+  const image = whole ? raw(picture).removeAlpha() : raw(picture);
+  return image.withIccProfile('srgb').png({ compressionLevel: 6 }).toBuffer();
 }
 
 /** A small lossy copy for the Wall. */

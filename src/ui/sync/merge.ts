@@ -27,6 +27,9 @@ const WHOLE_KEYS = new Set([
   'target',
   'settings',
   'follows',
+  'kept',
+  'only',
+  'push',
   'components',
   'parts',
 ]);

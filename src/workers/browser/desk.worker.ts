@@ -1,5 +1,6 @@
 import { expose, transfer } from 'comlink';
 import type { Oklab } from '@/core/colour/oklab';
+import type { WheelId } from '@/core/colour/wheel';
 import { NO_SWATCH, swatchMap } from '@/core/palette/swatch-map';
 import { components, type Component } from '@/core/picture/components';
 import { develop, type Development } from '@/core/picture/develop';
@@ -11,11 +12,16 @@ import { framedStrokes } from '@/core/picture/strokes';
 import { veil } from '@/core/picture/veil';
 import { colourCalls, colourVeil, type ColourPart } from './colour-calls';
 import { hold, type Held } from './held';
+import { hiddenCalls, hiddenVeil } from './hidden-calls';
 import { paletteCalls } from './palette-calls';
 import { valueCalls, valueVeil, type ValuePart } from './value-calls';
 
 /** The part of a picture that stays while the rest steps back. */
-export type Part = ValuePart | ColourPart | { kind: 'swatch'; index: number; colours: Oklab[] };
+export type Part =
+  | ValuePart
+  | ColourPart
+  | { kind: 'swatch'; index: number; colours: Oklab[] }
+  | { kind: 'hidden'; index: number; wheel: WheelId };
 
 /**
  * The Desk's worker. It holds the working copy and what was developed from it; every call that
@@ -75,6 +81,7 @@ const desk = {
 
   ...valueCalls(current, handOver),
   ...colourCalls(current, handOver),
+  ...hiddenCalls(current, handOver),
   ...paletteCalls(current, handOver),
 
   probe(place: Place, radius: number): Probe | null {
@@ -99,6 +106,8 @@ const desk = {
       case 'word':
       case 'tone':
         return handOver(colourVeil(current(), part));
+      case 'hidden':
+        return handOver(hiddenVeil(current(), part.index, part.wheel));
       case 'swatch': {
         const { picture } = current();
         const { width, height } = picture;

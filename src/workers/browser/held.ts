@@ -1,4 +1,6 @@
-import { pushed, type Push } from '@/core/amplify/push';
+import { keepMap } from '@/core/amplify/protect';
+import { pushable, pushedRows, rowsOf, type Pushable } from '@/core/amplify/pushed';
+import { reachMap } from '@/core/amplify/reach';
 import { blocksOf, sampledBlocks, type Blocks } from '@/core/picture/blocks';
 import { colourGrid, type ColourGrid } from '@/core/picture/colour-grid';
 import { halved } from '@/core/picture/halve';
@@ -9,6 +11,7 @@ import { hundredthsOf, sightOf, type Sight } from '@/core/picture/value-map';
 import { bordersOf, type Border } from '@/core/measure/borders';
 import { FOCUS_CELLS, readFocus, type FocusReading } from '@/core/measure/focus';
 import { MASS_CELLS, massesOf, type Masses } from '@/core/measure/masses';
+import type { PushAsked } from '@/contracts/push-order';
 
 /** Makes a thing when it is first asked for, and keeps it. */
 function once<T>(make: () => T): () => T {
@@ -25,6 +28,16 @@ function last<K, T>(make: (key: K) => T): (key: K) => T {
   };
 }
 
+/** The same for what is known by a key made of it. */
+function keyed<T, R>(keyOf: (asked: T) => string, make: (asked: T) => R): (asked: T) => R {
+  let kept: { key: string; made: R } | null = null;
+  return (asked) => {
+    const key = keyOf(asked);
+    if (kept?.key !== key) kept = { key, made: make(asked) };
+    return kept.made;
+  };
+}
+
 /** A developed picture and what is made of it for its measures, each when it is first wanted. */
 export interface Held {
   picture: Picture;
@@ -34,15 +47,17 @@ export interface Held {
   /** As squinted at; the last squint is kept. */
   through: (squint: number) => Sight;
   grid: () => ColourGrid;
+  pushable: () => Pushable;
   /** With its quiet colours brought up; the last is kept. */
-  pushed: (push: Push) => Picture;
+  pushed: (asked: PushAsked) => Picture;
   focus: () => FocusReading;
   masses: (squint: number) => { masses: Masses; borders: Border[] };
   /** The same at half the size: quick enough to follow a hand. */
   half: () => Held;
 }
 
-export function hold(picture: Picture, framed: Held['framed']): Held {
+/** `like` is the same picture at another size, made ready to be pushed. */
+export function hold(picture: Picture, framed: Held['framed'], like?: () => Pushable): Held {
   const blocks = once((): Blocks => blocksOf(picture));
   const hundredths = once(() => hundredthsOf(picture));
   const plain = once(() => sightOf(picture, hundredths()));
@@ -52,24 +67,47 @@ export function hold(picture: Picture, framed: Held['framed']): Held {
     return squinted === picture ? plain() : sightOf(squinted);
   });
   const grid = once(() => colourGrid(picture, blocks(), FOCUS_CELLS));
-  let lastPush: { key: string; picture: Picture } | null = null;
+  const ready = once(() => pushable(picture, like?.()));
+  const rows = once(() => rowsOf(ready()));
+
+  const keep = keyed(
+    ({ kept, parts, only, values, corrections }: PushAsked) =>
+      JSON.stringify([kept, parts, only, only.kind === 'all' ? null : [values, corrections]]),
+    (asked: PushAsked) =>
+      keepMap(
+        { ...rows(), width: picture.width, height: picture.height },
+        {
+          ...asked.kept,
+          strokes: framed(asked.parts),
+          only: reachMap(asked.only, through(asked.values.squint), {
+            zones: asked.values,
+            corrections: framed(asked.corrections),
+          }),
+        },
+      ),
+  );
+  const pushed = keyed(
+    (asked: PushAsked) => JSON.stringify(asked),
+    (asked: PushAsked): Picture => ({
+      width: picture.width,
+      height: picture.height,
+      data: pushedRows(ready(), rows(), asked.push, keep(asked)),
+    }),
+  );
   return {
     picture,
     framed,
     plain,
     through,
     grid,
-    pushed: (push) => {
-      const key = JSON.stringify(push);
-      if (lastPush?.key !== key) lastPush = { key, picture: pushed(picture, push) };
-      return lastPush.picture;
-    },
+    pushable: ready,
+    pushed,
     focus: once(() => readFocus(grid())),
     masses: last((radius: number) => {
       const squinted = through(radius).picture;
       const masses = massesOf(colourGrid(squinted, sampledBlocks(squinted), MASS_CELLS));
       return { masses, borders: bordersOf(masses) };
     }),
-    half: once(() => hold(halved(blocks()), framed)),
+    half: once(() => hold(halved(blocks()), framed, ready)),
   };
 }

@@ -1,4 +1,3 @@
-import type { Push } from '@/core/amplify/push';
 import type { Oklab } from '@/core/colour/oklab';
 import { wheelOf, type WheelId } from '@/core/colour/wheel';
 import { zoneColours, zoneEdges } from '@/core/measure/zones';
@@ -16,6 +15,7 @@ import { probe, type Probe } from '@/core/picture/probe';
 import { layStroke } from '@/core/picture/strokes';
 import { veil } from '@/core/picture/veil';
 import type { Held } from './held';
+import type { PushAsked } from '@/contracts/push-order';
 import type { ZoneSettings } from './value-calls';
 
 /** What colours are picked from: the picture, or what is laid over it. */
@@ -23,11 +23,12 @@ export type Source =
   | { kind: 'picture' }
   | { kind: 'squint'; squint: number }
   | { kind: 'zones'; settings: ZoneSettings }
-  | { kind: 'pushed'; push: Push };
+  | { kind: 'pushed'; asked: PushAsked };
 
 type Asked = Omit<ExtractionSettings, 'within'> & {
   /** A loop on the original that is looked within. */
   region: Place[] | null;
+  from: Source;
 };
 
 /** What the Desk's worker is asked in the step Palette. */
@@ -44,14 +45,13 @@ export function paletteCalls(held: () => Held, handOver: (picture: Picture) => P
         return zoneColours(sight, zoneEdges(sight.counts, from.settings));
       }
       case 'pushed':
-        return pushed(from.push);
+        return pushed(from.asked);
     }
   };
 
   return {
-    extract({ region, ...settings }: Asked): Extraction {
-      const { picture } = held();
-      return extractPalette(picture, {
+    extract({ region, from, ...settings }: Asked): Extraction {
+      return extractPalette(source(from), {
         ...settings,
         within: region ? withinLoop(held(), region) : undefined,
       });
@@ -66,11 +66,6 @@ export function paletteCalls(held: () => Held, handOver: (picture: Picture) => P
     ): { probe: Probe; components: Component[] } | null {
       const found = probe(source(from), place, radius);
       return found && { probe: found, components: components(source(from), place, radius) ?? [] };
-    },
-
-    pushed: (push: Push): Picture => {
-      const { width, height, data } = held().pushed(push);
-      return handOver({ width, height, data: data.slice() });
     },
 
     /** The share of the picture that each colour owns. */

@@ -1,3 +1,4 @@
+export { pushJob } from './push-job';
 import { readKeptColours, type KeptColours } from '@/core/measure/colour-study';
 import type { Correction } from '@/core/measure/light-and-shadow';
 import { readValues, type ValueReading } from '@/core/measure/values';

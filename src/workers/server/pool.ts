@@ -1,7 +1,10 @@
 import path from 'node:path';
+import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import { PLAIN_SQUINT } from '@/core/picture/squint';
+import type { Picture } from '@/core/picture/picture';
 import type { ReadingJob, ReadingResult } from './job';
+import type { PushJob } from './push-job';
 
 const held = globalThis as typeof globalThis & { prismPool?: Piscina };
 
@@ -18,6 +21,24 @@ function pool(): Piscina {
 
 export function runReading(job: ReadingJob, signal?: AbortSignal): Promise<ReadingResult> {
   return pool().run(job, { signal });
+}
+
+/** Pushes an original in a worker; `onShare` is told how much of it is done, 0–1. */
+export async function runPush(
+  job: Omit<PushJob, 'port'>,
+  onShare: (share: number) => void,
+  signal?: AbortSignal,
+): Promise<Picture> {
+  const { port1, port2 } = new MessageChannel();
+  port1.on('message', onShare);
+  try {
+    return await pool().run(
+      { ...job, port: port2 },
+      { name: 'pushJob', transferList: [port2], signal },
+    );
+  } finally {
+    port1.close();
+  }
 }
 
 /** Starts a worker and lets it read a few pixels, so that the first picture need not wait for that. */

@@ -16,7 +16,7 @@ import { brightnessSentence } from './values/brightness-sentence';
 import { balanceSentence, focusSentence } from './values/focus-sentence';
 import { lightSentence } from './values/light-sentence';
 import { against, mergingSentence, separationSentence } from './values/parting-sentence';
-import { twoFrames } from './values/two-frames';
+import { twoFrames } from '../stage/two-frames';
 import { valueSentence, zoneNames } from './values/value-sentence';
 
 const swatch = (hex: string, share: number | null, name = hex): TraySwatch => ({

@@ -14,40 +14,31 @@ import { guessSender } from './send-guesses';
 /** Of this window, not of one place: what could not be sent waits for the next guess anywhere. */
 const sendGuess = guessSender((attempt) => call('POST', '/api/attempts', recordSchema, attempt));
 
-interface Guessing {
-  /** Whether the reading of the place is held back until there is a guess. */
-  waits: boolean;
-  /** How the guess of this place came out; null when it was skipped. */
+interface Guessed {
+  /** Whether the riddle is over: guessed, or skipped. */
+  shown: boolean;
+  /** How the guess came out; null when it was skipped. */
   scores: ThreeScores | null;
   /** How all of them did, once the server has kept this one. */
   record: GuessRecord | null;
   guess: (colour: Oklab, answers: ThreeAnswers) => void;
-  /** Shows the place's reading without a guess. */
+  /** Shows the reading without a guess. */
   skip: () => void;
 }
 
-/** The guess of a place (null for none) that is asked for before its reading. */
-export function useGuessing(studyId: string, place: Point | null): Guessing {
+/** A guess of one thing, known by its key (null for none), before its reading is shown. */
+export function useGuess(studyId: string, key: string | null): Guessed {
   const { settings } = useSettings();
-  const { set } = useDeskStore().getState();
-  const [shown, setShown] = useState<{ place: string; scores: ThreeScores | null } | null>(null);
+  const [shown, setShown] = useState<{ key: string; scores: ThreeScores | null } | null>(null);
   const [record, setRecord] = useState<GuessRecord | null>(null);
-  const key = place && `${place.x} ${place.y}`;
-  const isShown = shown !== null && shown.place === key;
-  const waits = settings.askFirst && key !== null && !isShown;
-
-  useEffect(() => {
-    set({ guessing: waits });
-    return () => set({ guessing: false });
-  }, [waits, set]);
-
+  const isShown = shown !== null && shown.key === key;
   const show = (scores: ThreeScores | null) => {
     if (key === null) return;
     setRecord(null);
-    setShown({ place: key, scores });
+    setShown({ key, scores });
   };
   return {
-    waits,
+    shown: isShown,
     scores: isShown ? shown.scores : null,
     record: isShown && shown.scores ? record : null,
     guess: (colour, answers) => {
@@ -62,4 +53,19 @@ export function useGuessing(studyId: string, place: Point | null): Guessing {
     },
     skip: () => show(null),
   };
+}
+
+/** The guess of a place (null for none) that is asked for before its reading, if the person wants to be asked. */
+export function useGuessing(studyId: string, place: Point | null): Guessed & { waits: boolean } {
+  const { settings } = useSettings();
+  const { set } = useDeskStore().getState();
+  const guessed = useGuess(studyId, place && `${place.x} ${place.y}`);
+  const waits = settings.askFirst && place !== null && !guessed.shown;
+
+  useEffect(() => {
+    set({ guessing: waits });
+    return () => set({ guessing: false });
+  }, [waits, set]);
+
+  return { ...guessed, waits };
 }

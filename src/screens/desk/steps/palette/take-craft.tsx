@@ -2,7 +2,6 @@
 
 import { LassoSelect } from 'lucide-react';
 import { useState } from 'react';
-import { PUSHES, type PushWay } from '@/core/amplify/push';
 import { FEWEST_SWATCHES, MOST_SWATCHES } from '@/core/palette/extract';
 import { LEANS, type Lean } from '@/core/palette/lean';
 import { staysOnExtraction } from '@/study/edits';
@@ -17,6 +16,7 @@ import { useDesk, useDeskStore, useDocument } from '../../desk-store';
 import { useMeasured } from '../../use-drawn';
 import { newId, type PaletteActions } from '../../use-palette';
 import { Finding, Section } from '../panel-parts';
+import { pushWords } from '../hidden/push-words';
 import { CountCurve } from './count-curve';
 import { paletteSentence, widestGap } from './palette-sentence';
 import { SwatchList } from './swatch-list';
@@ -31,17 +31,12 @@ const LEAN_TITLES: Record<Lean, string> = {
   strong: 'the strong only',
 };
 
-const PUSH_TITLES: Record<PushWay, string> = {
-  lift: 'all lifted alike',
-  'lift the quiet': 'the quiet lifted most',
-  spread: 'spread about the cast',
-};
-
 /** Colours taken from the picture: extracted, or picked by area. */
 export function TakeCraft({ palette }: { palette: PaletteActions }) {
   const { count, swatches, lean, region } = useDocument((document) => document.palette);
   const selected = useDesk((state) => state.selected);
-  const { takeFrom, takeParts, pushWay, push } = useDesk((state) => state.view);
+  const { takeFrom, takeParts } = useDesk((state) => state.view);
+  const push = useDocument((document) => document.hidden.push);
   const drawing = useDesk((state) => state.tool === 'region');
   const { look, set } = useDeskStore().getState();
   const { settings, change: changeSettings } = useSettings();
@@ -129,23 +124,14 @@ export function TakeCraft({ palette }: { palette: PaletteActions }) {
           onChange={(from) => look({ takeFrom: from })}
         />
         {takeFrom === 'pushed' && (
-          <div className="mt-1">
-            <Slider
-              label="Pushed by"
-              words={`${Math.round(push * 100)} %`}
-              min={0}
-              max={1}
-              step={0.05}
-              value={push}
-              onChange={(next) => look({ push: next })}
-            />
-            <Select
-              label="How it is pushed"
-              value={pushWay}
-              options={PUSHES.map((way) => ({ value: way, title: PUSH_TITLES[way] }))}
-              onChange={(way) => look({ pushWay: way })}
-            />
-          </div>
+          <p className="mt-1 flex items-center gap-2 text-sm leading-snug text-soft">
+            <span className="grow">
+              Pushed: {pushWords(push)}. Extraction takes these colours too.
+            </span>
+            <Button weight="quiet" onClick={() => look({ step: 'hidden', quest: 'push' })}>
+              Change
+            </Button>
+          </p>
         )}
         <div className="h-2" />
         <Choice

@@ -1,0 +1,71 @@
+import { z } from 'zod';
+import { CASTS, type Push } from '@/core/amplify/push';
+import { WHEEL_IDS } from '@/core/colour/wheel';
+import { MOST_POINTS } from './points';
+
+const fraction = z.number().min(0).max(1);
+const idSchema = z.string().min(1).max(40);
+export const MOST_LOOKS = 24;
+export const MOST_PROTECTED = 100;
+
+/** How far quiet colours are pushed, each way. */
+export const pushSchema = z.object({
+  lift: fraction,
+  quiet: fraction,
+  spread: fraction,
+  cast: z.enum(CASTS),
+}) satisfies z.ZodType<Push>;
+
+/** A part that a hand keeps from being pushed; places and radius are of the original. */
+export const protectedPartSchema = z.object({
+  id: idSchema,
+  tool: z.enum(['brush', 'lasso']),
+  radius: z.number().min(0).max(0.5),
+  points: z
+    .array(z.object({ x: z.number(), y: z.number() }))
+    .min(1)
+    .max(MOST_POINTS),
+});
+export type ProtectedPart = z.infer<typeof protectedPartSchema>;
+
+/** Where may be pushed at all. */
+export const onlySchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('all') }),
+  z.object({ kind: z.literal('side'), side: z.enum(['light', 'shadow']) }),
+  z.object({ kind: z.literal('zone'), index: z.number().int().min(0).max(8) }),
+]);
+export type Only = z.infer<typeof onlySchema>;
+
+/** Families by their index on a wheel: they are kept as they are. */
+export const keptFamiliesSchema = z.object({
+  wheel: z.enum(WHEEL_IDS),
+  families: z.array(z.number().int().min(0).max(11)).max(12),
+});
+
+/** A push under a name, to come back to. */
+export const lookSchema = z.object({
+  id: idSchema,
+  name: z.string().trim().min(1).max(80),
+  push: pushSchema,
+});
+export type Look = z.infer<typeof lookSchema>;
+
+export const PLAIN_PUSH: Push = { lift: 0, quiet: 0, spread: 0.5, cast: 'global' };
+
+/** What a study does to its quiet colours. */
+export const hiddenSchema = z.object({
+  push: pushSchema,
+  kept: keptFamiliesSchema,
+  parts: z.array(protectedPartSchema).max(MOST_PROTECTED),
+  only: onlySchema,
+  looks: z.array(lookSchema).max(MOST_LOOKS),
+});
+export type HiddenSettings = z.infer<typeof hiddenSchema>;
+
+export const PLAIN_HIDDEN: HiddenSettings = {
+  push: PLAIN_PUSH,
+  kept: { wheel: 'painters', families: [] },
+  parts: [],
+  only: { kind: 'all' },
+  looks: [],
+};

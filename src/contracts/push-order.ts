@@ -1,0 +1,41 @@
+import { z } from 'zod';
+import { faultSchema } from './bring-in';
+import { keptFamiliesSchema, onlySchema, protectedPartSchema, pushSchema } from './hidden';
+import {
+  correctionSchema,
+  framingSchema,
+  MOST_CORRECTIONS,
+  neutralPointSchema,
+  valueSettingsSchema,
+} from './study';
+
+/** A push and what is kept from it; places are of the original. */
+export const pushAskedSchema = z.object({
+  push: pushSchema,
+  kept: keptFamiliesSchema,
+  parts: z.array(protectedPartSchema),
+  only: onlySchema,
+  /** What zones and sides are read by; they only matter where `only` says so. */
+  values: valueSettingsSchema,
+  corrections: z.array(correctionSchema).max(MOST_CORRECTIONS),
+});
+export type PushAsked = z.infer<typeof pushAskedSchema>;
+
+/** A picture wanted pushed, at the size it came in. */
+export const pushOrderSchema = z.object({
+  asked: pushAskedSchema,
+  framing: framingSchema,
+  neutral: neutralPointSchema.nullable(),
+});
+export type PushOrder = z.infer<typeof pushOrderSchema>;
+
+export const PUSH_STEPS = ['reading', 'pushing', 'writing'] as const;
+
+/** What the server says while it pushes: how far it is, then the PNG piece by piece. */
+export const pushEventSchema = z.discriminatedUnion('event', [
+  z.object({ event: z.literal('step'), step: z.enum(PUSH_STEPS), share: z.number() }),
+  z.object({ event: z.literal('piece'), base64: z.string() }),
+  z.object({ event: z.literal('done'), width: z.number(), height: z.number() }),
+  z.object({ event: z.literal('refused'), error: faultSchema }),
+]);
+export type PushEvent = z.infer<typeof pushEventSchema>;

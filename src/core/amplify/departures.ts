@@ -1,0 +1,226 @@
+import { noiseAt, type Ground } from './ground';
+import { leansOf, type Lean } from './leans';
+
+/** A part of the ground that departs from the cast to one side. */
+export interface Departure extends Lean {
+  /** From the cast, in OKLab a and b. */
+  away: readonly [number, number];
+  /** What it had to depart by to be believed. */
+  needed: number;
+}
+
+/** The least that a hidden colour departs from the cast, and in so many standard errors. */
+export const LEAST_DEPARTURE = 0.008;
+const ERRORS = 3;
+/** Neighbouring cells err together: a lossy file smears colour over some of them. */
+const TOGETHER = 4;
+/** Leans from this departure on may belong to a region, as its soft rim does. */
+const RIM = 0.005;
+/** Neighbours whose departures are within this angle are one region: degrees. */
+const ONE_SIDE = 12;
+/** And within this of the cast's own hue one could be the cast that grows or fades: degrees. */
+const FADES = 30;
+/** Stronger ones are not hidden: OKLCH chroma. */
+const HIDDEN_BELOW = 0.07;
+/** Smaller regions are left out: a share of the picture. */
+const LEAST_SHARE = 0.005;
+/** A cast nearer to grey than this has no hue of its own. */
+const NO_HUE = 0.004;
+/** How much of a departure has to happen across a region's rim, where it could be one hue that fades. */
+const STEP = 0.75;
+/** And by how much it has to exceed what changes elsewhere over the same distance, at nine places of ten. */
+const ABOVE_ELSEWHERE = 2;
+/** Cells to either side of a rim that are left out, being of both, and that are taken behind them. */
+const GAP = 2;
+const SIDE = 8;
+const WAYS = [
+  [1, 0],
+  [0, 1],
+  [-1, 0],
+  [0, -1],
+] as const;
+
+/**
+ * The regions of a ground that depart from its cast: leans that touch and depart to one side are one.
+ * Where a region has the hue of the cast (or the whole picture has but one), it only counts with a rim:
+ * one hue that fades slowly is no second colour.
+ */
+export function departuresOf(ground: Ground): Departure[] {
+  const { grid, cast } = ground;
+  const { leans, of } = leansOf(ground);
+  let seen = 0;
+  for (const one of grid.seen) seen += one;
+  const fades = hasOneHue(leans, seen);
+  const regions = joined(ground, leans, of).map((lean) => withNeed(ground, lean));
+  const map = new Int32Array(of.length).fill(-1);
+  regions.forEach(({ cells }, i) => cells.forEach((c) => (map[c] = i)));
+  return regions.filter((one) => {
+    if (one.cells.length < LEAST_SHARE * seen) return false;
+    if (Math.hypot(one.a, one.b) > HIDDEN_BELOW) return false;
+    if (Math.hypot(...one.away) < one.needed) return false;
+    return !couldFade(one, cast, fades) || hasRim(ground, one, map);
+  });
+}
+
+function withNeed({ noise, cast }: Ground, lean: Lean): Departure {
+  const error = noiseAt(noise, lean.L) * Math.sqrt(TOGETHER / lean.cells.length);
+  return {
+    ...lean,
+    away: [lean.a - cast[0], lean.b - cast[1]],
+    needed: Math.max(LEAST_DEPARTURE, ERRORS * error),
+  };
+}
+
+/** Leans that depart at all, those that touch and depart to one side put together. */
+function joined({ grid, cast }: Ground, leans: readonly Lean[], of: Int32Array): Lean[] {
+  const parent = leans.map((_, i) => i);
+  const sums = leans.map(({ cells, a, b }) => ({
+    n: cells.length,
+    a: a * cells.length,
+    b: b * cells.length,
+  }));
+  const rootOf = (i: number) => {
+    while (parent[i] !== i) i = parent[i] = parent[parent[i]];
+    return i;
+  };
+  const departs = leans.map(({ a, b }) => Math.hypot(a - cast[0], b - cast[1]) >= RIM);
+  const awayOf = (i: number) =>
+    [sums[i].a / sums[i].n - cast[0], sums[i].b / sums[i].n - cast[1]] as const;
+  const touching = pairsOf(of, grid.width)
+    .filter(([one, other]) => departs[one] && departs[other])
+    .map((pair) => ({ pair, angle: between(awayOf(pair[0]), awayOf(pair[1])) }))
+    .sort((x, y) => x.angle - y.angle);
+  for (const { pair } of touching) {
+    const [one, other] = pair.map(rootOf);
+    if (one === other || between(awayOf(one), awayOf(other)) > ONE_SIDE) continue;
+    parent[other] = one;
+    sums[one].n += sums[other].n;
+    sums[one].a += sums[other].a;
+    sums[one].b += sums[other].b;
+  }
+  const regions = new Map<number, Lean[]>();
+  leans.forEach((lean, i) => {
+    if (!departs[i]) return;
+    const root = rootOf(i);
+    regions.set(root, [...(regions.get(root) ?? []), lean]);
+  });
+  return Array.from(regions.values(), together);
+}
+
+function together(leans: readonly Lean[]): Lean {
+  const cells = leans.flatMap((lean) => lean.cells);
+  const mean = (of: (lean: Lean) => number) =>
+    leans.reduce((sum, lean) => sum + of(lean) * lean.cells.length, 0) / cells.length;
+  return { cells, L: mean(({ L }) => L), a: mean(({ a }) => a), b: mean(({ b }) => b) };
+}
+
+/** The pairs of labels that touch along a side. */
+function pairsOf(of: Int32Array, width: number): [number, number][] {
+  const found = new Set<number>();
+  const most = 1 << 20;
+  of.forEach((one, c) => {
+    for (const d of [(c + 1) % width === 0 ? -1 : c + 1, c + width]) {
+      const other = of[d] ?? -1;
+      if (one >= 0 && other >= 0 && one !== other)
+        found.add(Math.min(one, other) * most + Math.max(one, other));
+    }
+  });
+  return Array.from(found, (key) => [Math.floor(key / most), key % most]);
+}
+
+/** The angle between two departures in degrees, 0–180. */
+function between(one: readonly [number, number], other: readonly [number, number]): number {
+  const cross = one[0] * other[1] - one[1] * other[0];
+  const dot = one[0] * other[0] + one[1] * other[1];
+  return (Math.abs(Math.atan2(cross, dot)) * 180) / Math.PI;
+}
+
+/** Whether all that has a hue has the same. */
+function hasOneHue(leans: readonly Lean[], seen: number): boolean {
+  const coloured = leans.filter(
+    ({ a, b, cells }) => Math.hypot(a, b) > 1.5 * NO_HUE && cells.length > 0.003 * seen,
+  );
+  let [a, b] = [0, 0];
+  for (const lean of coloured) {
+    a += lean.a * lean.cells.length;
+    b += lean.b * lean.cells.length;
+  }
+  return coloured.every((lean) => between([lean.a, lean.b], [a, b]) <= FADES);
+}
+
+/** Whether a departure could be the cast's own hue growing or fading. */
+function couldFade({ a, b, away }: Departure, cast: readonly [number, number], oneHue: boolean) {
+  const chroma = Math.hypot(...cast);
+  if (oneHue) return true;
+  if (chroma < NO_HUE) return false;
+  const along = (a * cast[0] + b * cast[1]) / chroma;
+  const angle = between(away, cast);
+  return along > -NO_HUE && Math.min(angle, 180 - angle) < FADES;
+}
+
+/**
+ * How much colour falls, along a departure, from before a cell to beyond it in one of the four ways:
+ * means of some cells on either side of a gap for a soft rim, each side within one region. NaN where
+ * the picture ends too soon.
+ */
+function fallAt(
+  { grid, even }: Ground,
+  regions: Int32Array,
+  c: number,
+  [dx, dy]: readonly [number, number],
+  [a, b]: readonly [number, number],
+): number {
+  const { width, height, seen } = grid;
+  const x = c % width;
+  const y = Math.floor(c / width);
+  const meanFrom = (first: number, way: 1 | -1) => {
+    let region = NaN;
+    let sum = 0;
+    let count = 0;
+    for (let n = first; count < SIDE; n += way) {
+      const u = x + n * dx;
+      const v = y + n * dy;
+      if (u < 0 || v < 0 || u >= width || v >= height) break;
+      const d = v * width + u;
+      if (!seen[d] || (count > 0 && regions[d] !== region)) break;
+      region = regions[d];
+      sum += even[d * 2] * a + even[d * 2 + 1] * b;
+      count++;
+    }
+    return sum / count / Math.hypot(a, b);
+  };
+  return meanFrom(-GAP, -1) - meanFrom(1 + GAP, 1);
+}
+
+/** Whether a region ends in a rim: most of it falls off there, and by more than colour does elsewhere. */
+function hasRim(ground: Ground, { cells, away }: Departure, regions: Int32Array): boolean {
+  const { width, seen } = ground.grid;
+  const own = regions[cells[0]];
+  const size = Math.hypot(...away);
+  const rims: number[] = [];
+  for (const c of cells)
+    for (const way of WAYS) {
+      const x = (c % width) + way[0];
+      if (x < 0 || x >= width || (regions[c + way[0] + way[1] * width] ?? own) === own) continue;
+      const rim = fallAt(ground, regions, c, way, away);
+      if (!Number.isNaN(rim)) rims.push(rim);
+    }
+  if (rims.length === 0) return false;
+  const elsewhere: number[] = [];
+  for (let c = 0; c < regions.length; c += 3)
+    for (const way of WAYS.slice(0, 2)) {
+      const beyond = c + (way[0] + way[1] * width) * (1 + GAP);
+      const before = c - (way[0] + way[1] * width) * GAP;
+      if (!seen[c] || regions[beyond] !== regions[c] || regions[before] !== regions[c]) continue;
+      const there = Math.abs(fallAt(ground, regions, c, way, away));
+      if (!Number.isNaN(there)) elsewhere.push(there);
+    }
+  const rim = quantile(rims, 0.5);
+  return rim >= STEP * size && rim >= ABOVE_ELSEWHERE * quantile(elsewhere, 0.9);
+}
+
+function quantile(numbers: number[], share: number): number {
+  if (numbers.length === 0) return 0;
+  const sorted = Float64Array.from(numbers).sort();
+  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))];
+}

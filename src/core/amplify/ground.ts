@@ -1,0 +1,186 @@
+import type { ColourGrid } from '../picture/colour-grid';
+
+/** Cells along the longer side that quiet colours are looked for on. */
+export const GROUND_CELLS = 200;
+/** Bands of lightness that noise is read in: it is stronger in a, b where a picture is dark. */
+const NOISE_BANDS = 6;
+/** The least noise that is believed: what eight bits leave of a flat tone. */
+const LEAST_NOISE = 0.0004;
+/** So many differences tell the noise of a band; fewer borrow all. */
+const ENOUGH = 200;
+/** Cells apart that differences are taken: nearer ones share what a lossy file smeared. */
+const APART = 2;
+
+/** What a picture's quiet colours are read against, on cells. */
+export interface Ground {
+  grid: ColourGrid;
+  /** OKLab a and b of each cell, two floats each, evened along the edges of value. */
+  even: Float32Array;
+  /** Standard deviation of one cell's a or b, by band of lightness. */
+  noise: Float64Array;
+  /** The a and b that most of what is quiet shares. */
+  cast: readonly [number, number];
+}
+
+/** Reads the ground of quiet colours off a picture in cells (`GROUND_CELLS` of them). */
+export function groundOf(grid: ColourGrid): Ground {
+  const noise = noiseOf(grid);
+  const even = evened(grid, noise);
+  return { grid, even, noise, cast: castOf(grid, even) };
+}
+
+/** The noise of a cell of some lightness. */
+export function noiseAt(noise: Float64Array, L: number): number {
+  return noise[Math.min(NOISE_BANDS - 1, Math.max(0, Math.floor(L * NOISE_BANDS)))];
+}
+
+/**
+ * Standard deviation of a cell's a (or b), by bands of lightness: from the median difference of cells
+ * that stand a little apart, which edges and slow turns of colour hardly move.
+ */
+function noiseOf({ width, height, oklab, seen }: ColourGrid): Float64Array {
+  const bands: number[][] = Array.from({ length: NOISE_BANDS }, () => []);
+  const take = (c: number, d: number) => {
+    if (!seen[c] || !seen[d]) return;
+    const band = Math.min(NOISE_BANDS - 1, Math.floor(oklab[c * 3] * NOISE_BANDS));
+    bands[band].push(
+      Math.abs(oklab[c * 3 + 1] - oklab[d * 3 + 1]),
+      Math.abs(oklab[c * 3 + 2] - oklab[d * 3 + 2]),
+    );
+  };
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const c = y * width + x;
+      if (x + APART < width) take(c, c + APART);
+      if (y + APART < height) take(c, c + APART * width);
+    }
+  // The median of the difference of two normal numbers is 0.6745 √2 of their deviation.
+  const deviation = (gaps: number[]) =>
+    Math.max(LEAST_NOISE, medianOf(gaps) / (0.6745 * Math.SQRT2));
+  const all = deviation(bands.flat());
+  return Float64Array.from(bands, (gaps) => (gaps.length < ENOUGH ? all : deviation(gaps)));
+}
+
+function medianOf(numbers: number[]): number {
+  if (numbers.length === 0) return 0;
+  const sorted = Float64Array.from(numbers).sort();
+  return sorted[sorted.length >> 1];
+}
+
+const REACH = 3;
+const NEARNESS = 1.8;
+const NEAR = 1 / (2 * NEARNESS ** 2);
+/** Cells whose lightness differs by more than this hardly even each other. */
+const SAME_LIGHT = 0.03;
+const LIKE = 1 / (2 * SAME_LIGHT ** 2);
+/** What is less like than this has no weight; e to the minus of what is, in fine steps. */
+const FADED = 8;
+const FADE_STEPS = 256;
+const FADES = Float64Array.from({ length: FADED * FADE_STEPS }, (_, step) =>
+  Math.exp(-(step + 0.5) / FADE_STEPS),
+);
+
+/**
+ * a and b of each cell as the mean of those around it that are like it in lightness and, as far as
+ * noise lets one tell, in colour.
+ * Source: C. Tomasi, R. Manduchi, "Bilateral filtering for gray and color images", ICCV 1998.
+ */
+function evened({ width, height, oklab, seen }: ColourGrid, noise: Float64Array): Float32Array {
+  const out = new Float32Array(width * height * 2);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const c = y * width + x;
+      if (!seen[c]) continue;
+      const L = oklab[c * 3];
+      const ownA = oklab[c * 3 + 1];
+      const ownB = oklab[c * 3 + 2];
+      const sameColour = 1 / (2 * Math.max(0.004, 3 * noiseAt(noise, L)) ** 2);
+      let sum = 0;
+      let a = 0;
+      let b = 0;
+      const top = y < REACH ? -y : -REACH;
+      const bottom = y + REACH >= height ? height - 1 - y : REACH;
+      const left = x < REACH ? -x : -REACH;
+      const right = x + REACH >= width ? width - 1 - x : REACH;
+      for (let v = top; v <= bottom; v++)
+        for (let u = left; u <= right; u++) {
+          const d = c + v * width + u;
+          if (!seen[d]) continue;
+          const offL = oklab[d * 3] - L;
+          const offA = oklab[d * 3 + 1] - ownA;
+          const offB = oklab[d * 3 + 2] - ownB;
+          const unlike =
+            (u * u + v * v) * NEAR + offL * offL * LIKE + (offA * offA + offB * offB) * sameColour;
+          if (unlike >= FADED) continue;
+          const weight = FADES[(unlike * FADE_STEPS) | 0];
+          sum += weight;
+          a += weight * oklab[d * 3 + 1];
+          b += weight * oklab[d * 3 + 2];
+        }
+      out[c * 2] = a / sum;
+      out[c * 2 + 1] = b / sum;
+    }
+  return out;
+}
+
+/** Up to this chroma a cell has a say in the cast; of a picture that is loud all over, all have. */
+const QUIET = 0.07;
+/** Widths of the mean shift: first wide enough to find the crowd, then narrow enough to leave its neighbours out. */
+const CAST_WIDTHS = [0.006, 0.0025];
+const BINS = 64;
+const SPAN = 0.32;
+
+/**
+ * The cast: the mode of a and b among the quiet cells, which a few strange regions do not move as
+ * they would the mean. Found on a grid of bins, then by mean shift.
+ * Source: K. Fukunaga, L. Hostetler, IEEE Trans. Information Theory 21(1), 1975.
+ */
+function castOf({ seen }: ColourGrid, even: Float32Array): [number, number] {
+  let cells: number[] = [];
+  for (let c = 0; c < seen.length; c++)
+    if (seen[c] && Math.hypot(even[c * 2], even[c * 2 + 1]) < QUIET) cells.push(c);
+  if (cells.length < 20) cells = Array.from(seen.keys()).filter((c) => seen[c]);
+  if (cells.length === 0) return [0, 0];
+  let [a, b] = densest(cells, even);
+  for (const width of CAST_WIDTHS)
+    for (let turn = 0; turn < 30; turn++) {
+      let sum = 0;
+      let toA = 0;
+      let toB = 0;
+      for (const c of cells) {
+        const away = (even[c * 2] - a) ** 2 + (even[c * 2 + 1] - b) ** 2;
+        const unlike = away / (2 * width ** 2);
+        if (unlike >= FADED) continue;
+        const weight = FADES[(unlike * FADE_STEPS) | 0];
+        sum += weight;
+        toA += weight * even[c * 2];
+        toB += weight * even[c * 2 + 1];
+      }
+      const moved = Math.hypot(toA / sum - a, toB / sum - b);
+      [a, b] = [toA / sum, toB / sum];
+      if (moved < 1e-5) break;
+    }
+  return [a, b];
+}
+
+/** The middle of the bin of a and b with the most in and about it. */
+function densest(cells: readonly number[], even: Float32Array): [number, number] {
+  const counts = new Float64Array(BINS * BINS);
+  const bin = (n: number) => Math.min(BINS - 1, Math.max(0, Math.floor((n / SPAN + 0.5) * BINS)));
+  for (const c of cells) counts[bin(even[c * 2 + 1]) * BINS + bin(even[c * 2])]++;
+  let best = 0;
+  let most = -1;
+  for (let v = 1; v < BINS - 1; v++)
+    for (let u = 1; u < BINS - 1; u++) {
+      let about = 0;
+      for (let dv = -1; dv <= 1; dv++)
+        for (let du = -1; du <= 1; du++)
+          about += counts[(v + dv) * BINS + u + du] * (du || dv ? 0.5 : 1);
+      if (about > most) {
+        most = about;
+        best = v * BINS + u;
+      }
+    }
+  const middle = (n: number) => ((n + 0.5) / BINS - 0.5) * SPAN;
+  return [middle(best % BINS), middle(Math.floor(best / BINS))];
+}

@@ -1,0 +1,96 @@
+import { NEUTRAL_CHROMA } from '../colour/intensity';
+import { writeOklab } from '../colour/oklab';
+import { LINEAR_OF_BYTE } from '../colour/srgb';
+import { OPAQUE, type Picture } from '../picture/picture';
+import type { Pushable } from './pushed';
+
+/** What a push has done to the whole of a picture; shares are of what is seen, 0–1. */
+export interface Loudness {
+  /** Strong or vivid. */
+  shouts: number;
+  neutral: number;
+  /** Greens and yellow-greens past what foliage does. */
+  poison: number;
+}
+
+export const GUARDS = ['shouts', 'poison', 'no neutrals', 'noise', 'lossy', 'cast'] as const;
+export type Guard = (typeof GUARDS)[number];
+
+export interface GuardReading {
+  before: Loudness;
+  after: Loudness;
+  /** Chroma of the cast. */
+  cast: number;
+  /** The noise of a pixel's a or b, the middle of the bands of lightness. */
+  noise: number;
+  /** What there is to say, the gravest first. */
+  warnings: Guard[];
+}
+
+/** OKLCH chroma from which a colour is strong. */
+const STRONG = 0.13;
+/** Foliage stays under this, and lies within these hues. */
+const FOLIAGE = 0.17;
+const GREENS = [105, 170] as const;
+/** Shares from which each is worth a word. */
+const TOO_LOUD = 0.25;
+const LOUDER_BY = 0.1;
+const TOO_GREEN = 0.01;
+const FEW_NEUTRALS = 0.04;
+const NEUTRALS_BEFORE = 0.1;
+/** A JPEG under this quality keeps too little of colour to be trusted with quiet ones. */
+const ROUGH = 60;
+/** A deviation of a or b that pushing turns into specks. */
+const NOISY = 0.009;
+/** A cast of this chroma should be corrected before anything is pushed. */
+const STRONG_CAST = 0.03;
+
+/** Reads what a push did; `after` is the picture pushed, `quality` that of the JPEG it came from (1–100), if it did. */
+export function readGuards(
+  { picture, ground, evener }: Pushable,
+  after: Picture,
+  quality: number | null,
+): GuardReading {
+  const was = loudness(picture);
+  const now = loudness(after);
+  const cast = Math.hypot(...ground.cast);
+  const noise = Float64Array.from(evener.noise).sort()[evener.noise.length >> 1];
+  const says: Record<Guard, boolean> = {
+    shouts: now.shouts > TOO_LOUD && now.shouts > was.shouts + LOUDER_BY,
+    poison: now.poison > TOO_GREEN && now.poison > was.poison + TOO_GREEN / 2,
+    'no neutrals': now.neutral < FEW_NEUTRALS && was.neutral > NEUTRALS_BEFORE,
+    noise: noise > NOISY,
+    lossy: quality !== null && quality < ROUGH,
+    cast: cast > STRONG_CAST && was.shouts < TOO_LOUD,
+  };
+  return { before: was, after: now, cast, noise, warnings: GUARDS.filter((guard) => says[guard]) };
+}
+
+function loudness({ width, height, data }: Picture): Loudness {
+  const lab = new Float64Array(3);
+  const stride = Math.max(1, Math.round(Math.sqrt((width * height) / 150_000)));
+  let seen = 0;
+  let shouts = 0;
+  let neutral = 0;
+  let poison = 0;
+  for (let y = 0; y < height; y += stride)
+    for (let x = 0; x < width; x += stride) {
+      const i = (y * width + x) * 4;
+      if (data[i + 3] < OPAQUE) continue;
+      writeOklab(
+        LINEAR_OF_BYTE[data[i]],
+        LINEAR_OF_BYTE[data[i + 1]],
+        LINEAR_OF_BYTE[data[i + 2]],
+        lab,
+        0,
+      );
+      seen++;
+      const chroma = Math.hypot(lab[1], lab[2]);
+      if (chroma < NEUTRAL_CHROMA) neutral++;
+      if (chroma >= STRONG) shouts++;
+      const hue = (Math.atan2(lab[2], lab[1]) * 180) / Math.PI;
+      if (chroma > FOLIAGE && hue >= GREENS[0] && hue <= GREENS[1]) poison++;
+    }
+  const of = Math.max(1, seen);
+  return { shouts: shouts / of, neutral: neutral / of, poison: poison / of };
+}

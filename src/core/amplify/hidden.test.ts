@@ -1,0 +1,155 @@
+import { bytesFromOklab } from '../colour/hex';
+import { oklabFromOklch } from '../colour/oklab';
+import { PAINTERS_WHEEL, SCREEN_WHEEL } from '../colour/wheel';
+import { paintedBy } from '../testing';
+import type { ColourGrid } from '../picture/colour-grid';
+import { MOST_HIDDEN, readHidden } from './hidden';
+import { hiddenMapPicture, regionMap, regionOutlines } from './hidden-map';
+import { NO_PUSH } from './push';
+import { pushable } from './pushed';
+import { regionPlace } from './region-place';
+import { EMPTY_KINDS, emptyPicture, fog } from './testing/fogs';
+
+const SPREAD = { ...NO_PUSH, spread: 0.5 };
+const SMALL = { width: 420, height: 280, noise: 2 };
+
+describe('hidden colours', () => {
+  it('are found in made-up fogs: nineteen of twenty, with family and place, and none besides', () => {
+    let all = 0;
+    let found = 0;
+    let besides = 0;
+    for (let seed = 1; seed <= 8; seed++) {
+      const { picture, regions, of } = fog(seed, SMALL);
+      const { colours } = readHidden(pushable(picture), SPREAD);
+      const regionAt = ({ x, y }: { x: number; y: number }) =>
+        of[Math.floor(y * picture.height) * picture.width + Math.floor(x * picture.width)] - 1;
+      regions.forEach(({ share, family }, i) => {
+        if (share < 0.01) return;
+        all++;
+        if (colours.some((one) => one.family === family && regionAt(one.home) === i)) found++;
+      });
+      besides += colours.filter(({ home }) => regionAt(home) < 0).length;
+    }
+    expect(all).toBeGreaterThan(25);
+    expect(found / all).toBeGreaterThanOrEqual(0.95);
+    expect(besides).toBe(0);
+  });
+
+  it('are none in noise, flat greys and one hue that fades', () => {
+    for (const kind of EMPTY_KINDS)
+      for (let seed = 1; seed <= 3; seed++)
+        expect(readHidden(pushable(emptyPicture(kind, seed, SMALL)), SPREAD).colours).toEqual([]);
+  });
+
+  it('are at most twelve, by sureness times share, each with its share, push and words', () => {
+    const ground = oklabFromOklch({ L: 0.7, C: 0.01, h: 80 });
+    const picture = paintedBy(400, 300, (x, y) => {
+      const column = Math.floor(x / 40);
+      const line = Math.floor(y / 40);
+      if (column % 2 === 0 || line % 2 === 0) return bytesFromOklab(ground);
+      const angle = (column * 6 + line) * 0.7;
+      const far = 0.012 + 0.001 * ((column + line) % 9);
+      return bytesFromOklab({
+        ...ground,
+        a: ground.a + far * Math.cos(angle),
+        b: ground.b + far * Math.sin(angle),
+      });
+    });
+    const { colours, cast } = readHidden(pushable(picture), SPREAD);
+    expect(colours.length).toBeLessThanOrEqual(MOST_HIDDEN);
+    expect(colours.length).toBeGreaterThan(6);
+    expect(Math.hypot(cast[0] - ground.a, cast[1] - ground.b)).toBeLessThan(0.002);
+    colours.reduce((last, { sureness, share }) => {
+      expect(sureness * share).toBeLessThanOrEqual(last + 1e-12);
+      return sureness * share;
+    }, Infinity);
+    for (const { colour, pushed, departure, moved, sureness } of colours) {
+      expect(Math.hypot(pushed.a - cast[0], pushed.b - cast[1])).toBeGreaterThan(2 * departure);
+      expect(moved).toBeGreaterThan(1);
+      expect(Math.abs(pushed.L - colour.L)).toBeLessThan(0.03);
+      expect(sureness).toBeGreaterThanOrEqual(0.5);
+    }
+  });
+
+  it('speak of the wheel that is asked for', () => {
+    const { picture } = fog(6, SMALL);
+    const subject = pushable(picture);
+    for (const wheel of [PAINTERS_WHEEL, SCREEN_WHEEL])
+      for (const { family } of readHidden(subject, SPREAD, wheel).colours)
+        expect(wheel.families).toContain(family);
+  });
+
+  it('take two far parts of one colour for one', () => {
+    const ground = oklabFromOklch({ L: 0.7, C: 0.01, h: 80 });
+    const spot = { ...ground, b: ground.b - 0.02 };
+    const picture = paintedBy(300, 150, (x, y) =>
+      bytesFromOklab(y > 50 && y < 100 && (x < 50 || x >= 250) ? spot : ground),
+    );
+    const { colours } = readHidden(pushable(picture), SPREAD);
+    expect(colours).toHaveLength(1);
+    expect(colours[0].share).toBeCloseTo(1 / 9, 1);
+  });
+});
+
+describe('where a region lies', () => {
+  const grid = (width: number, height: number) =>
+    ({
+      width,
+      height,
+      across: width,
+      down: height,
+      seen: new Float32Array(width * height),
+    }) as ColourGrid;
+  const cells = (width: number, inside: (x: number, y: number) => boolean, height = 40) =>
+    Array.from({ length: width * height }, (_, c) => c).filter((c) =>
+      inside(c % width, Math.floor(c / width)),
+    );
+
+  it('is said as a painter would', () => {
+    const place = (inside: (x: number, y: number) => boolean) =>
+      regionPlace(grid(60, 40), cells(60, inside)).words;
+    expect(place((_, y) => y < 6)).toBe('along the upper edge');
+    expect(place((_, y) => y >= 34)).toBe('along the lower edge');
+    expect(place((_, y) => y > 17 && y < 23)).toBe('across the middle');
+    expect(place((x) => x > 50)).toBe('along the right edge');
+    expect(place((x, y) => x < 15 && y < 10)).toBe('upper left');
+    expect(place(() => true)).toBe('all over');
+  });
+
+  it('has its home inside, also where its middle is not', () => {
+    const ring = cells(60, (x, y) => Math.abs(Math.hypot(x - 30, y - 20) - 14) < 3);
+    const { home } = regionPlace(grid(60, 40), ring);
+    expect(ring).toContain(Math.floor(home.y * 40) * 60 + Math.floor(home.x * 60));
+  });
+});
+
+describe('the map of hidden colours', () => {
+  const grid = {
+    width: 4,
+    height: 2,
+    across: 4,
+    down: 2,
+    seen: new Float32Array(8).fill(1),
+  } as ColourGrid;
+  const of = Int16Array.of(0, 0, -1, -1, 0, 0, -1, -1);
+
+  it('lays flat regions over what has gone pale', () => {
+    const grey = paintedBy(40, 20, () => [100, 100, 100]);
+    const map = regionMap(grey, grid, of);
+    expect([map[2 * 40 + 2], map[2 * 40 + 37]]).toEqual([1, 0]);
+    const { data } = hiddenMapPicture(grey, map, [oklabFromOklch({ L: 0.6, C: 0.1, h: 20 })]);
+    const at = (x: number) => Array.from(data.subarray((2 * 40 + x) * 4, (2 * 40 + x) * 4 + 3));
+    expect(at(2)).toEqual(Array.from(bytesFromOklab(oklabFromOklch({ L: 0.6, C: 0.1, h: 20 }))));
+    expect(at(37)[0]).toBeGreaterThan(160);
+  });
+
+  it('outlines each region once, within the picture', () => {
+    const [rings] = regionOutlines(grid, of, 1);
+    expect(rings).toHaveLength(1);
+    for (const { x, y } of rings[0]) {
+      expect(x).toBeGreaterThanOrEqual(0);
+      expect(x).toBeLessThanOrEqual(0.55);
+      expect(y).toBeLessThanOrEqual(1);
+    }
+  });
+});

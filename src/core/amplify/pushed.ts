@@ -1,0 +1,194 @@
+import { LINEAR_OF_BYTE, luminance } from '../colour/srgb';
+import { blocksOf } from '../picture/blocks';
+import { colourGrid } from '../picture/colour-grid';
+import { OPAQUE, type Picture } from '../picture/picture';
+import { departuresOf, type Departure } from './departures';
+import {
+  evenerOf,
+  SMOOTH_CELLS,
+  smoothChroma,
+  type Evener,
+  type SmoothChroma,
+} from './even-chroma';
+import { GROUND_CELLS, groundOf, type Ground } from './ground';
+import { localCastOf, type LocalCast } from './local-cast';
+import { checkPush, isPushed, NO_PUSH, pusher, spreadGain, type Push } from './push';
+import { addTable, emptyPositions, place, tableOf, usedNodes, type Positions } from './push-table';
+
+/** A picture made ready to be pushed: all that no slider changes. */
+export interface Pushable {
+  picture: Picture;
+  ground: Ground;
+  smooth: SmoothChroma;
+  evener: Evener;
+  local: () => LocalCast;
+  departures: () => Departure[];
+}
+
+/** `like` is the same picture at another size: its ground serves here too. */
+export function pushable(picture: Picture, like?: Pushable): Pushable {
+  if (like) {
+    const { ground, smooth, local, departures } = like;
+    return { picture, ground, smooth, evener: evenerOf(picture, smooth), local, departures };
+  }
+  const blocks = blocksOf(picture);
+  const read = groundOf(colourGrid(picture, blocks, GROUND_CELLS));
+  const smooth = smoothChroma(colourGrid(picture, blocks, SMOOTH_CELLS));
+  return {
+    picture,
+    ground: read,
+    smooth,
+    evener: evenerOf(picture, smooth),
+    local: once(() => localCastOf(read)),
+    departures: once(() => departuresOf(read)),
+  };
+}
+
+const NONE = pusher(NO_PUSH);
+
+/** What a spread about the cast around each place needs besides. */
+interface Aside {
+  /** What a table makes of each pixel unpushed: what it errs in, it errs in alike when pushed. */
+  even: Uint8ClampedArray;
+  /** How far the cast around each pixel is from the picture's: a and b. */
+  cast: Float32Array;
+}
+
+/** Some rows of a pushable, ready for the table: what every move of a slider needs of them. */
+export interface Rows {
+  from: number;
+  to: number;
+  /** OKLab lightness of the grey of each pixel's luminance, and its a and b without noise. */
+  grey: Float32Array;
+  ab: Float32Array;
+  positions: () => Positions;
+  used: () => Uint8Array;
+  aside: () => Aside;
+}
+
+/** Makes a thing when it is first asked for, and keeps it. */
+function once<T>(make: () => T): () => T {
+  let made: { value: T } | null = null;
+  return () => (made ??= { value: make() }).value;
+}
+
+export function rowsOf(subject: Pushable, from = 0, to = subject.picture.height): Rows {
+  const { picture, evener } = subject;
+  const { width, data } = picture;
+  const pixels = width * (to - from);
+  const grey = new Float32Array(pixels);
+  const ab = new Float32Array(pixels * 2);
+  const lab = new Float32Array(width * 3);
+  for (let y = from, p = 0; y < to; y++) {
+    evener.writeRow(y, lab);
+    for (let x = 0, i = y * width * 4; x < width; x++, p++, i += 4) {
+      if (data[i + 3] < OPAQUE) continue;
+      grey[p] = Math.cbrt(
+        luminance(
+          LINEAR_OF_BYTE[data[i]],
+          LINEAR_OF_BYTE[data[i + 1]],
+          LINEAR_OF_BYTE[data[i + 2]],
+        ),
+      );
+      ab[p * 2] = lab[x * 3 + 1];
+      ab[p * 2 + 1] = lab[x * 3 + 2];
+    }
+  }
+  const positions = once(() => {
+    const made = emptyPositions(pixels);
+    for (let p = 0; p < pixels; p++) place(made, p, grey[p], ab[p * 2], ab[p * 2 + 1]);
+    return made;
+  });
+  const rows = { from, to, grey, ab, positions, used: once(() => usedNodes(positions())) };
+  return { ...rows, aside: once(() => asideOf(subject, rows)) };
+}
+
+function asideOf({ picture, local, ground }: Pushable, rows: Omit<Rows, 'aside'>): Aside {
+  const { width, height } = picture;
+  const { from, grey, ab } = rows;
+  const cast = new Float32Array(ab.length);
+  const field = local();
+  const there = new Float64Array(2);
+  for (let p = 0; p < grey.length; p++) {
+    const x = p % width;
+    const y = from + (p - x) / width;
+    field.write((x + 0.5) / width, (y + 0.5) / height, there);
+    cast[p * 2] = ground.cast[0] - there[0];
+    cast[p * 2 + 1] = ground.cast[1] - there[1];
+  }
+  const even = new Uint8ClampedArray(grey.length * 4);
+  const table = tableOf(NONE, null, ground.cast, rows.used());
+  addTable(rows.positions(), table, new Uint8ClampedArray(even.length), null, even);
+  return { even, cast };
+}
+
+/**
+ * Rows of the picture with its quiet colours pushed up; `keep` says for each of their pixels how far, in
+ * 255ths, null for all. Throws a RangeError for a strength outside 0–1.
+ */
+export function pushedRows(
+  { picture, ground }: Pushable,
+  rows: Rows,
+  push: Push,
+  keep: Uint8Array | null = null,
+): Uint8ClampedArray {
+  checkPush(push);
+  const { width, data } = picture;
+  const from = data.subarray(rows.from * width * 4, rows.to * width * 4);
+  const out = new Uint8ClampedArray(from.length);
+  if (!isPushed(push)) {
+    out.set(from);
+    return out;
+  }
+  if (push.spread > 0 && push.cast === 'local') pushAside(ground.cast, rows, push, from, keep, out);
+  else {
+    const table = tableOf(pusher(push), NONE, ground.cast, rows.used());
+    addTable(rows.positions(), table, from, keep, out);
+  }
+  for (let i = 3; i < from.length; i += 4)
+    if (from[i] < OPAQUE) for (let k = 1; k < 4; k++) out[i - k] = from[i - k];
+  return out;
+}
+
+/**
+ * Spread about the cast around each place. With a gain of 1 + g, spreading a colour about one cast is the
+ * same as spreading it about another once it is set aside by g / (1 + g) of what parts the two: so the
+ * table of the picture's cast serves, read at other positions.
+ */
+function pushAside(
+  cast: readonly [number, number],
+  { grey, ab, aside }: Rows,
+  push: Push,
+  from: Uint8ClampedArray,
+  keep: Uint8Array | null,
+  out: Uint8ClampedArray,
+): void {
+  const { even, cast: apart } = aside();
+  const g = spreadGain(push);
+  const share = g / (1 + g);
+  const positions = emptyPositions(grey.length);
+  for (let p = 0; p < grey.length; p++)
+    place(
+      positions,
+      p,
+      grey[p],
+      ab[p * 2] + share * apart[p * 2],
+      ab[p * 2 + 1] + share * apart[p * 2 + 1],
+    );
+  const table = tableOf(pusher(push), null, cast, usedNodes(positions));
+  const zero = new Uint8ClampedArray(from.length);
+  const there = new Uint8ClampedArray(from.length);
+  addTable(positions, table, zero, null, there);
+  for (let p = 0, i = 0; p < grey.length; p++, i += 4) {
+    const part = keep === null ? 1 : keep[p] / 255;
+    for (let k = 0; k < 3; k++) out[i + k] = from[i + k] + part * (there[i + k] - even[i + k]);
+    out[i + 3] = from[i + 3];
+  }
+}
+
+/** The whole picture pushed, for once: a screen that follows a slider keeps its rows. */
+export function pushedPicture(picture: Picture, push: Push): Picture {
+  const subject = pushable(picture);
+  const data = pushedRows(subject, rowsOf(subject), push);
+  return { width: picture.width, height: picture.height, data };
+}

@@ -1,0 +1,61 @@
+import { placeOfCell, type ColourGrid } from '../picture/colour-grid';
+import type { Place } from '../picture/framing';
+import { innermost } from '../picture/innermost';
+import { placeWords } from '../picture/place-words';
+
+/** A band is at least this long and at most this wide, in shares of the picture. */
+const LONG = 0.62;
+const WIDE = 0.45;
+/** What fills this much of the picture's breadth and height is all over it. */
+const ALL_OVER = 0.85;
+
+/** Where a region lies: the place deepest inside it, and words such as "upper left" or "along the lower edge". */
+export function regionPlace(
+  grid: ColourGrid,
+  cells: readonly number[],
+): { home: Place; words: string } {
+  const of = new Int16Array(grid.seen.length).fill(-1);
+  for (const c of cells) of[c] = 0;
+  const home = placeOfCell(grid, innermost(of, grid.width, 1)[0]);
+  return { home, words: bandWords(grid, cells) ?? placeWords(middleOf(grid, cells, home)) };
+}
+
+function bandWords({ width, across, down }: ColourGrid, cells: readonly number[]): string | null {
+  const spread = (along: (c: number) => number) => {
+    const places = Float64Array.from(cells, along).sort();
+    return [places[Math.floor(places.length * 0.03)], places[Math.floor(places.length * 0.97)]];
+  };
+  const [left, right] = spread((c) => ((c % width) + 0.5) / across);
+  const [top, bottom] = spread((c) => (Math.floor(c / width) + 0.5) / down);
+  const wide = right - left;
+  const high = bottom - top;
+  if (wide > ALL_OVER && high > ALL_OVER) return 'all over';
+  if (wide > LONG && high < WIDE)
+    return lies(top, bottom, ['along the upper edge', 'across the middle', 'along the lower edge']);
+  if (high > LONG && wide < WIDE)
+    return lies(left, right, ['along the left edge', 'down the middle', 'along the right edge']);
+  return null;
+}
+
+/** Which of three: a band is along an edge if its middle lies in the outer third. */
+function lies(from: number, to: number, words: readonly [string, string, string]): string {
+  const middle = (from + to) / 2;
+  return words[middle < 1 / 3 ? 0 : middle > 2 / 3 ? 2 : 1];
+}
+
+/** The middle of a region if that lies in it, else the place deepest inside. */
+function middleOf(
+  { width, across, down }: ColourGrid,
+  cells: readonly number[],
+  home: Place,
+): Place {
+  let x = 0;
+  let y = 0;
+  for (const c of cells) {
+    x += (c % width) + 0.5;
+    y += Math.floor(c / width) + 0.5;
+  }
+  const middle = { x: x / cells.length, y: y / cells.length };
+  const cell = Math.floor(middle.y) * width + Math.floor(middle.x);
+  return cells.includes(cell) ? { x: middle.x / across, y: middle.y / down } : home;
+}

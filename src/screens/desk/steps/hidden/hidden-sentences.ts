@@ -1,0 +1,66 @@
+import type { GuardReading, Guard } from '@/core/amplify/guards';
+import type { HiddenColour } from '@/core/amplify/hidden';
+import type { ValueLock } from '@/core/amplify/value-lock';
+import { percent } from '@/ui/words';
+
+const COUNTS = [
+  'No',
+  'One',
+  'Two',
+  'Three',
+  'Four',
+  'Five',
+  'Six',
+  'Seven',
+  'Eight',
+  'Nine',
+  'Ten',
+  'Eleven',
+  'Twelve',
+];
+
+/** What is hidden, in a sentence: how many, and the surest of them. */
+export function foundSentence(colours: readonly HiddenColour[]): string {
+  if (colours.length === 0)
+    return 'Nothing is hidden here: no part departs from the cast by more than its noise.';
+  const [first, second] = colours;
+  const count =
+    colours.length === 1 ? 'One quiet colour' : `${COUNTS[colours.length]} quiet colours`;
+  const where = (one: HiddenColour) => `${one.family} ${one.place}`;
+  return second
+    ? `${count} the eye passes over: ${where(first)}, ${where(second)}${colours.length > 2 ? ' …' : '.'}`
+    : `${count} the eye passes over: ${where(first)}.`;
+}
+
+export function sureWord(sureness: number): string {
+  if (sureness >= 0.85) return 'sure';
+  return sureness >= 0.68 ? 'likely' : 'faint';
+}
+
+/** What there is to say against a push, in a sentence each. */
+export function guardSentence(guard: Guard, { before, after, noise, cast }: GuardReading): string {
+  switch (guard) {
+    case 'shouts':
+      return `${percent(after.shouts)} of the picture is strong or vivid now, where it was ${percent(before.shouts)}: when everything shouts, nothing is heard.`;
+    case 'poison':
+      return `${percent(after.poison)} are greens past what foliage does. Keep green as it is, or push less.`;
+    case 'no neutrals':
+      return `Only ${percent(after.neutral)} is still neutral, of ${percent(before.neutral)}. Leave some, so that colour has something to stand against.`;
+    case 'noise':
+      return `Noise is high here (${noise.toFixed(3)} in a and b): what is pushed may be the camera’s, not the place’s.`;
+    case 'lossy':
+      return 'The file is a JPEG of low quality: it has rounded quiet colours off. Look for a better copy before trusting these.';
+    case 'cast':
+      return `The whole leans to one side by ${cast.toFixed(3)}. If that is the photograph and not the light, take a neutral point first, in Look.`;
+  }
+}
+
+/** What the push did to the whole, when there is nothing to say against it. */
+export function calmSentence({ before, after }: GuardReading): string {
+  return `${percent(after.neutral)} stays neutral, of ${percent(before.neutral)}; strong or vivid is ${percent(after.shouts)}, of ${percent(before.shouts)}.`;
+}
+
+export function lockSentence({ mean, most }: ValueLock): string {
+  if (mean === 0) return 'Values are held: the greys of both are the same picture.';
+  return `Values are held: the greys of both differ by ${mean.toFixed(2)} L* on average, and by less than ${most.toFixed(1)} in 99 places of 100.`;
+}

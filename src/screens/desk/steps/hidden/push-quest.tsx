@@ -1,0 +1,93 @@
+'use client';
+
+import { CASTS, WAYS, type Way } from '@/core/amplify/push';
+import { withPush } from '@/study/hidden-edits';
+import { Choice } from '@/ui/choice';
+import { Slider } from '@/ui/slider';
+import { percent } from '@/ui/words';
+import { useDesk, useDeskStore, useDocument } from '../../desk-store';
+import { usePictureFacts } from '../../facts';
+import { usePushAsked } from '../../push-asked';
+import { useMeasured } from '../../use-drawn';
+import { Finding, Section } from '../panel-parts';
+import { CarryOut } from './carry-out';
+import { calmSentence, guardSentence, lockSentence } from './hidden-sentences';
+import { Looks } from './looks';
+
+const TITLES: Record<Way, string> = {
+  spread: 'Spread',
+  quiet: 'Lift the quiet',
+  lift: 'Lift all',
+};
+
+/** The three ways to push, what they do to the whole, and what is kept of them. */
+export function PushQuest() {
+  const push = useDocument((document) => document.hidden.push);
+  const { change, slide } = useDeskStore().getState();
+  return (
+    <>
+      <Guards />
+      <div className="mb-3">
+        {[...WAYS].reverse().map((way) => (
+          <Slider
+            key={way}
+            label={TITLES[way]}
+            words={percent(push[way])}
+            min={0}
+            max={1}
+            step={0.01}
+            value={push[way]}
+            onChange={(strength) => {
+              slide();
+              change((document) => withPush(document, { [way]: strength }), `push ${way}`);
+            }}
+          />
+        ))}
+        <Choice
+          label="Spread about the cast"
+          value={push.cast}
+          options={CASTS.map((value) => ({
+            value,
+            title: { global: 'of the whole', local: 'around each place' }[value],
+          }))}
+          onChange={(cast) => change((document) => withPush(document, { cast }))}
+        />
+      </div>
+      <Looks />
+      <CarryOut />
+    </>
+  );
+}
+
+/** What the push has done, in sentences: warnings first, then the proof that values are held. */
+function Guards() {
+  const asked = usePushAsked();
+  const { quality } = usePictureFacts();
+  const sliding = useDesk((state) => state.sliding);
+  const key = JSON.stringify(asked);
+  // While a hand moves, only the picture follows.
+  const reading = useMeasured(sliding ? 'moving' : key, async (desk) =>
+    sliding
+      ? null
+      : { guards: await desk.readGuards(asked, quality), lock: await desk.readValueLock(asked) },
+  );
+  if (!reading) return <Finding>Weighing what the push does …</Finding>;
+  const { guards, lock } = reading;
+  const [gravest, ...others] = guards.warnings;
+  return (
+    <Section
+      title="In bounds"
+      aside={gravest ? `${guards.warnings.length} to mind` : 'nothing to mind'}
+    >
+      <p className="mb-1 font-serif text-[19px] leading-[1.18] text-pretty" data-testid="finding">
+        {gravest ? guardSentence(gravest, guards) : calmSentence(guards)}
+      </p>
+      {others.map((guard) => (
+        <p key={guard} className="border-t py-1 text-[15px] leading-snug">
+          {guardSentence(guard, guards)}
+        </p>
+      ))}
+      <p className="border-t pt-1 text-sm leading-snug text-soft">{lockSentence(lock)}</p>
+    </Section>
+  );
+}

@@ -1,0 +1,45 @@
+'use client';
+
+import { useMemo } from 'react';
+import { Dialog } from '@/ui/dialog';
+import { fileName } from '@/ui/keep-file';
+import { useDocument } from '../../desk-store';
+import { usePicture } from '../../picture-room';
+import { usePushAsked } from '../../push-asked';
+import { useDrawn } from '../../use-drawn';
+import { beforeAfterSheet } from './hidden-sheets';
+import { pushWords } from './push-words';
+import { SheetPreview } from './sheet-preview';
+import { useHidden } from './use-hidden';
+
+/** What the camera saw and what was made of it, on one sheet. */
+export function SheetDialog({ onClose }: { onClose: () => void }) {
+  const title = useDocument((document) => document.title);
+  const { canvas } = usePicture();
+  const asked = usePushAsked();
+  const list = useHidden();
+  const pushed = useDrawn(`pushed ${JSON.stringify(asked)}`, (desk) => desk.pushed(asked, false));
+  const words = pushWords(asked.push);
+  const sheet = useMemo(
+    () =>
+      canvas && pushed && list
+        ? beforeAfterSheet(title, `Quiet colours pushed: ${words}.`, canvas, pushed, list.colours)
+        : null,
+    [title, words, canvas, pushed, list],
+  );
+  return (
+    <Dialog
+      open
+      wide
+      onClose={onClose}
+      title="Before and after"
+      about="The picture as it came and as it is pushed, with what was found."
+    >
+      <SheetPreview
+        sheet={sheet}
+        alt="The picture before and after, with the hidden colours listed"
+        file={fileName(title, 'before and after', 'png')}
+      />
+    </Dialog>
+  );
+}

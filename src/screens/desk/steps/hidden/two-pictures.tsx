@@ -1,0 +1,33 @@
+'use client';
+
+import { useDesk } from '../../desk-store';
+import { usePicture } from '../../picture-room';
+import { usePushAsked } from '../../push-asked';
+import { TwoSights } from '../../stage/two-sights';
+import { useDrawn } from '../../use-drawn';
+import { useVeil } from '../../use-lens';
+
+/** The picture and the picture pushed side by side, or the greys of both: they have to be the same. */
+export function TwoPictures({ greys }: { greys: boolean }) {
+  const { canvas } = usePicture();
+  const asked = usePushAsked();
+  const sliding = useDesk((state) => state.sliding);
+  const focus = useDesk((state) => state.hovered ?? state.pinned);
+  const isQuick = sliding && asked.push.cast === 'local';
+  const key = JSON.stringify(asked);
+  const pushed = useDrawn(greys ? null : `pushed ${key} ${isQuick}`, (desk) =>
+    desk.pushed(asked, isQuick),
+  );
+  const before = useDrawn(greys ? 'greys' : null, (desk) => desk.greys());
+  const after = useDrawn(greys ? `greys ${key}` : null, (desk) => desk.pushedGreys(asked));
+  const veil = useVeil(focus);
+  return (
+    <TwoSights
+      label={greys ? 'The greys before and after.' : 'The picture before and after.'}
+      testId="two-pictures"
+      titles={greys ? ['greys before', 'greys after'] : ['what the camera saw', 'pushed']}
+      sights={greys ? [before, after] : [canvas, pushed]}
+      over={veil}
+    />
+  );
+}
