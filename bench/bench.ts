@@ -3,6 +3,8 @@
 import sharp from 'sharp';
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
+import { NO_PUSH } from '../src/core/amplify/push';
+import { pushable, pushedRows, rowsOf } from '../src/core/amplify/pushed';
 import { writeOklab } from '../src/core/colour/oklab';
 import { LINEAR_OF_BYTE } from '../src/core/colour/srgb';
 import { readColourStudy } from '../src/core/measure/colour-study';
@@ -10,13 +12,16 @@ import { readValueStudy } from '../src/core/measure/value-study';
 import { zoneEdges, zoneGreys } from '../src/core/measure/zones';
 import { extractPalette } from '../src/core/palette/extract';
 import { swatchMap } from '../src/core/palette/swatch-map';
+import { blocksOf } from '../src/core/picture/blocks';
 import { develop } from '../src/core/picture/develop';
+import { halved } from '../src/core/picture/halve';
 import type { Picture } from '../src/core/picture/picture';
 import { probe } from '../src/core/picture/probe';
 import { MOST_SQUINT, PLAIN_SQUINT, squint, squinter } from '../src/core/picture/squint';
 import { greyPicture, sightOf } from '../src/core/picture/value-map';
 import { encodeWorking, makeWorkingCopy } from '../src/server/pictures/read-picture';
 import { dropToPalette } from './drop';
+import { benchHidden } from './hidden';
 import { comparePalettes } from './palettes';
 import { QUANTIZERS } from './rivals';
 import { measured, table, type Row } from './timing';
@@ -63,6 +68,13 @@ const colours = extractPalette(working, { count: 8 }).swatches.map((swatch) => s
 const again = squinter(working);
 const cast = { L: 0.8, a: 0.01, b: 0.03 };
 
+const SPREAD = { ...NO_PUSH, spread: 0.5 };
+const LOCAL = { ...SPREAD, cast: 'local' as const };
+const ready = pushable(working);
+const rowsWhole = rowsOf(ready);
+const half = pushable(halved(blocksOf(working)), ready);
+const rowsHalf = rowsOf(half);
+
 const operations: [string, () => unknown][] = [
   ['plain sRGB → OKLab conversion', () => convert(working)],
   ['squint, the plain one', () => squint(working, PLAIN_SQUINT)],
@@ -85,6 +97,14 @@ const operations: [string, () => unknown][] = [
       zoneGreys(sight, zoneEdges(sight.counts, { zones: 4, breaks: 'natural' }));
     },
   ],
+  ['hidden colours: made ready, once a picture', () => rowsOf(pushable(working)).positions()],
+  ['hidden colours: found, once a picture', () => pushable(working).departures()],
+  ['a slider moves: spread 0.5, the whole picture', () => pushedRows(ready, rowsWhole, SPREAD)],
+  [
+    'a slider moves: spread about the cast around each place',
+    () => pushedRows(ready, rowsWhole, LOCAL),
+  ],
+  ['a slider moves: the same at half the size', () => pushedRows(half, rowsHalf, LOCAL)],
   ['palette: 8 colours', () => extractPalette(working, { count: 8 })],
   ['palette: 16 colours', () => extractPalette(working, { count: 16 })],
   [
@@ -113,7 +133,9 @@ console.log(
 );
 console.log(table(rows));
 
-await comparePalettes();
+const only = process.argv[process.argv.indexOf('--only') + 1];
+if (!process.argv.includes('--only') || only === 'hidden') await benchHidden();
+if (!process.argv.includes('--only') || only === 'palettes') await comparePalettes();
 
 if (process.argv.includes('--drop')) {
   console.log('\nFrom dropping the 12-megapixel JPEG to seeing its palette, in the browser:');

@@ -1,8 +1,9 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { access, mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { measureReportSchema, paletteReportSchema } from '@/contracts/report';
+import sharp from 'sharp';
+import { hiddenReportSchema, measureReportSchema, paletteReportSchema } from '@/contracts/report';
 import { pngPromising, redAndBlue } from '@/server/testing/test-pictures';
 
 let folder: string;
@@ -19,6 +20,17 @@ beforeAll(async () => {
 });
 afterAll(() => rm(folder, { recursive: true }));
 
+/** A warm grey with a cooler part on the right. */
+async function fogFile(): Promise<string> {
+  const name = file('fog.png');
+  const cool = { create: { width: 60, height: 160, channels: 3 as const, background: '#a8aab2' } };
+  await sharp({ create: { width: 360, height: 240, channels: 3, background: '#aeaaa6' } })
+    .composite([{ input: await sharp(cool).png().toBuffer(), left: 260, top: 40 }])
+    .png()
+    .toFile(name);
+  return name;
+}
+
 function prism(...args: string[]) {
   const { status, stdout, stderr } = spawnSync(
     process.execPath,
@@ -29,6 +41,51 @@ function prism(...args: string[]) {
 }
 
 describe('prism', () => {
+  it('lists hidden colours, and pushes them at the picture’s own size', async () => {
+    const picture = await fogFile();
+    const { status, stdout } = prism('hidden', picture);
+    expect(status).toBe(0);
+    const { hidden } = hiddenReportSchema.parse(JSON.parse(stdout));
+    expect(hidden).toHaveLength(1);
+    expect(hidden[0]).toMatchObject({
+      family: 'blue',
+      place: 'down the right side',
+      share: expect.closeTo(0.11, 1),
+    });
+    for (const way of ['lift', 'quiet', 'spread', 'spread-local']) {
+      const out = file(`${way}.png`);
+      const made = prism('amplify', picture, '--way', way, '--strength', '0.8', '--out', out);
+      expect([made.status, JSON.parse(made.stdout)]).toEqual([0, { out, width: 360, height: 240 }]);
+      const spread = async (name: string) => {
+        const { channels } = await sharp(name)
+          .extract({ left: 270, top: 110, width: 40, height: 20 })
+          .stats();
+        return (
+          Math.max(...channels.map(({ mean }) => mean)) -
+          Math.min(...channels.map(({ mean }) => mean))
+        );
+      };
+      expect(await spread(out)).toBeGreaterThan(1.5 * (await spread(picture)));
+    }
+  });
+
+  it('says what is wrong with a push, and writes nothing', async () => {
+    const picture = file('picture.png');
+    for (const [words, ...args] of [
+      ['needs --way', '--out', file('no.png')],
+      ['needs --out', '--way', 'lift'],
+      ['one of lift, quiet', '--way', 'shout', '--out', file('no.png')],
+      ['from 0 to 1', '--way', 'lift', '--strength', '2', '--out', file('no.png')],
+      ['--count goes with palette', '--way', 'lift', '--count', '3', '--out', file('no.png')],
+      ['no-such-folder', '--way', 'lift', '--out', file('no-such-folder/no.png')],
+    ]) {
+      const { status, stderr, stdout } = prism('amplify', picture, ...args);
+      expect([status, stdout]).toEqual([2, '']);
+      expect(stderr).toContain(words);
+    }
+    await expect(access(file('no.png'))).rejects.toThrow();
+  });
+
   it('measures a picture', () => {
     const { status, stdout } = prism('measure', file('picture.png'), '--zones', '2');
     expect(status).toBe(0);

@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { LEANS } from '../src/core/palette/lean';
+import { amplify, hiddenReport, WAY_NAMES } from './amplify';
 import { measureReport, paletteReport } from './reports';
 
 const HELP = `prism: Bold Prism's measures on the command line
@@ -8,33 +9,64 @@ const HELP = `prism: Bold Prism's measures on the command line
   prism measure PICTURE [--zones N]      a JSON report of what is measured
   prism palette PICTURE --count K        the palette, K from 2 to 16, as JSON; --lean LEAN: one of
                                          ${LEANS.join(', ')}
+  prism hidden PICTURE                   the quiet colours: family, place, share, as it is and pushed, as JSON
+  prism amplify PICTURE --way WAY --out FILE
+                                         the picture at its own size with its quiet colours pushed, as PNG;
+                                         WAY: ${WAY_NAMES.join(', ')}; --strength S from 0 to 1 (0.5)
 
 PICTURE is a JPEG, PNG, WebP, AVIF, TIFF or GIF file. Exit code 2: a call or a file that can't be read.`;
 
 /** A call that makes no sense; its message is one line for standard error. */
 class BadCall extends Error {}
 
+type Values = ReturnType<typeof parse>['values'];
+
+/** What each command takes besides its picture, and what it answers. */
+const COMMANDS: Record<
+  string,
+  { takes: (keyof Values)[]; run: (bytes: Uint8Array, values: Values) => Promise<unknown> }
+> = {
+  measure: {
+    takes: ['zones'],
+    run: (bytes, { zones }) =>
+      measureReport(bytes, zones === undefined ? undefined : whole('--zones', zones, 2, 9)),
+  },
+  palette: {
+    takes: ['count', 'lean'],
+    run: (bytes, { count, lean = 'balanced' }) => {
+      if (count === undefined) throw new BadCall('palette needs --count K');
+      return paletteReport(bytes, whole('--count', count, 2, 16), oneOf('--lean', LEANS, lean));
+    },
+  },
+  hidden: { takes: [], run: (bytes) => hiddenReport(bytes) },
+  amplify: {
+    takes: ['way', 'strength', 'out'],
+    run: (bytes, { way, strength = '0.5', out }) => {
+      if (way === undefined)
+        throw new BadCall(`amplify needs --way, one of ${WAY_NAMES.join(', ')}`);
+      if (out === undefined) throw new BadCall('amplify needs --out FILE');
+      const far = Number(strength);
+      if (strength.trim() === '' || !(far >= 0 && far <= 1))
+        throw new BadCall(`--strength takes a number from 0 to 1, not “${strength}”`);
+      return amplify(bytes, oneOf('--way', WAY_NAMES, way), far, out);
+    },
+  },
+};
+
 async function main(): Promise<unknown> {
   const { positionals, values } = parse();
   const [verb, file, ...more] = positionals;
   if (values.help) return HELP;
-  if (verb !== 'measure' && verb !== 'palette')
+  const command = verb && Object.hasOwn(COMMANDS, verb) ? COMMANDS[verb] : undefined;
+  if (!command)
     throw new BadCall(`${verb ? `no such command: ${verb}` : 'no command'}; see prism --help`);
   if (!file || more.length > 0) throw new BadCall(`${verb} takes one picture; see prism --help`);
-  if (verb === 'measure') {
-    for (const name of ['count', 'lean'] as const)
-      if (values[name] !== undefined) throw new BadCall(`--${name} goes with palette`);
-    return measureReport(
-      await read(file),
-      values.zones === undefined ? undefined : whole('--zones', values.zones, 2, 9),
-    );
-  }
-  if (values.zones !== undefined) throw new BadCall('--zones goes with measure');
-  if (values.count === undefined) throw new BadCall('palette needs --count K');
-  const count = whole('--count', values.count, 2, 16);
-  const lean = LEANS.find((one) => one === (values.lean ?? 'balanced'));
-  if (!lean) throw new BadCall(`--lean takes one of ${LEANS.join(', ')}, not “${values.lean}”`);
-  return paletteReport(await read(file), count, lean);
+  for (const name of Object.keys(values) as (keyof Values)[])
+    if (!command.takes.includes(name)) {
+      const owners = Object.keys(COMMANDS).filter((one) => COMMANDS[one].takes.includes(name));
+      throw new BadCall(`--${name} goes with ${owners.join(', ')}`);
+    }
+  return command.run(await read(file), values);
 }
 
 function parse() {
@@ -45,12 +77,21 @@ function parse() {
         count: { type: 'string' },
         lean: { type: 'string' },
         zones: { type: 'string' },
+        way: { type: 'string' },
+        strength: { type: 'string' },
+        out: { type: 'string' },
         help: { type: 'boolean', short: 'h' },
       },
     });
   } catch (error) {
     throw new BadCall(error instanceof Error ? error.message : String(error));
   }
+}
+
+function oneOf<T extends string>(name: string, known: readonly T[], text: string): T {
+  const found = known.find((one) => one === text);
+  if (!found) throw new BadCall(`${name} takes one of ${known.join(', ')}, not “${text}”`);
+  return found;
 }
 
 function whole(name: string, text: string, least: number, most: number): number {
@@ -76,7 +117,8 @@ try {
   const known =
     error instanceof BadCall ||
     (error instanceof Error && error.name === 'ServiceError') ||
-    error instanceof RangeError;
+    error instanceof RangeError ||
+    (error instanceof Error && 'code' in error && 'syscall' in error);
   console.error(known ? (error as Error).message.replace(/\s+/g, ' ') : error);
   process.exitCode = known ? 2 : 1;
 }

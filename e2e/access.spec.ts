@@ -48,7 +48,7 @@ for (const surround of ['paper', 'studio grey', 'night']) {
     await page.keyboard.press('Escape');
 
     await openStudy(page, app.url, 'Ticket hall at noon');
-    for (const step of ['Look', 'Values', 'Palette'] as const) {
+    for (const step of ['Look', 'Values', 'Hidden', 'Palette'] as const) {
       await toStep(page, step);
       await expect(page.getByTestId('finding')).not.toContainText('…');
       await hasNoViolation(page, step);
@@ -103,7 +103,7 @@ for (const surround of ['paper', 'studio grey', 'night']) {
 
 test('the Desk stands at 1280 × 800 without scrolling, in every step', async ({ page }) => {
   await openStudy(page, app.url, 'Lower station, rain at dusk');
-  for (const step of ['Look', 'Values', 'Palette'] as const) {
+  for (const step of ['Look', 'Values', 'Hidden', 'Palette'] as const) {
     await toStep(page, step);
     await expect(page.getByTestId('finding')).not.toContainText('…');
     const page_ = await page.evaluate(() => [

@@ -117,10 +117,13 @@ test('picks: a near-duplicate is asked about, an average gives way to its colour
   const pushed = () => pixelAt(page, wallX, wallY);
   const spread = async () => Math.max(...(await pushed())) - Math.min(...(await pushed()));
   const gentle = await spread();
-  await setSlider(page, 'Pushed by', 8);
+  await page.getByRole('button', { name: 'Change', exact: true }).click();
+  await setSlider(page, 'Lift all', 60);
   await expect.poll(spread).toBeGreaterThan(gentle);
+  await toStep(page, 'Palette');
+  await expect(page.getByText('Pushed: spread 50 %, all lifted 60 %.')).toBeVisible();
   await page.mouse.click(wallX, wallY);
-  await expect(page.getByLabel('Note')).toHaveValue('As pushed: lift the quiet, 100 %.');
+  await expect(page.getByLabel('Note')).toHaveValue('As pushed: spread 50 %, all lifted 60 %.');
 });
 
 test('pruning: how many they really are, merged and taken apart; the tray by keys', async ({

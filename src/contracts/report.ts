@@ -168,3 +168,18 @@ export const paletteReportSchema = z.object({
   meanDifference: z.number().min(0),
 });
 export type PaletteReport = z.infer<typeof paletteReportSchema>;
+
+/** What `prism hidden` prints: quiet colours by sureness times share, as they are and as a push of 0.5 spreads them. */
+export const hiddenReportSchema = z.object({
+  hidden: z.array(
+    z.object({
+      family: z.string(),
+      place: z.string(),
+      share,
+      hex,
+      pushed: hex,
+      sureness: share,
+    }),
+  ),
+});
+export type HiddenReport = z.infer<typeof hiddenReportSchema>;

@@ -3,57 +3,85 @@ import { bytesFromOklab } from '../colour/hex';
 import type { Oklab } from '../colour/oklab';
 import type { ColourGrid } from '../picture/colour-grid';
 import type { Place } from '../picture/framing';
+import { smoothed } from '../picture/lines';
 import { OPAQUE, type Picture } from '../picture/picture';
+import { boxSums } from './even-chroma';
 
 /** How much of the paper shows through what is not hidden. */
 const PALE = 0.55;
 /** Rings smaller than this share of the picture get no outline. */
 const SPECK = 0.0008;
 
-/**
- * For each pixel 0, or one more than the number of the region it lies in: of the cells around it the
- * label with the greatest weight, so that rims run smoothly between the cells.
- */
-export function regionMap(
-  { width, height }: Pick<Picture, 'width' | 'height'>,
-  grid: ColourGrid,
-  of: Int16Array,
-): Uint8Array {
-  const map = new Uint8Array(width * height);
-  const lastColumn = grid.width - 1;
-  const lastRow = grid.height - 1;
-  for (let y = 0, p = 0; y < height; y++) {
-    const v = Math.min(lastRow, Math.max(0, ((y + 0.5) / height) * grid.down - 0.5));
-    const v0 = v | 0;
-    const v1 = Math.min(lastRow, v0 + 1);
-    const fv = v - v0;
-    for (let x = 0; x < width; x++, p++) {
-      const u = Math.min(lastColumn, Math.max(0, ((x + 0.5) / width) * grid.across - 0.5));
-      const u0 = u | 0;
-      const u1 = Math.min(lastColumn, u0 + 1);
-      const one = of[v0 * grid.width + u0];
-      const two = of[v0 * grid.width + u1];
-      const three = of[v1 * grid.width + u0];
-      const four = of[v1 * grid.width + u1];
-      if (one === two && one === three && one === four) {
-        map[p] = one + 1;
-        continue;
-      }
+/** Labels on a finer grid than the one they were found on, with rims that run smoothly. */
+export interface FineLabels {
+  width: number;
+  height: number;
+  /** The part of the grid that the picture takes: the last cells may reach beyond it. */
+  across: number;
+  down: number;
+  /** 0, or one more than the number of the region. */
+  of: Uint8Array;
+}
+
+/** Fine cells along the side of a coarse one. */
+const FINER = 4;
+/** Cells over which a rim is evened, twice. */
+const EVENED = 2;
+
+/** For each fine cell the label with the greatest part in what lies around it; slivers go under. */
+export function fineLabels(grid: ColourGrid, of: Int16Array, regions: number): FineLabels {
+  const { width, height } = grid;
+  const labels = regions + 1;
+  const parts = new Float64Array(of.length * labels);
+  for (let c = 0; c < of.length; c++) if (grid.seen[c]) parts[c * labels + of[c] + 1] = 1;
+  for (let pass = 0; pass < 2; pass++) boxSums(parts, width, height, labels, EVENED);
+  const fine = new Uint8Array(width * FINER * height * FINER);
+  for (let y = 0, p = 0; y < height * FINER; y++) {
+    const v = Math.min(height - 1, Math.max(0, (y + 0.5) / FINER - 0.5));
+    const v0 = Math.min(Math.max(0, height - 2), v | 0);
+    const below = height > 1 ? width * labels : 0;
+    for (let x = 0; x < width * FINER; x++, p++) {
+      const u = Math.min(width - 1, Math.max(0, (x + 0.5) / FINER - 0.5));
+      const u0 = Math.min(Math.max(0, width - 2), u | 0);
+      const right = width > 1 ? labels : 0;
       const fu = u - u0;
-      const weights = [(1 - fu) * (1 - fv), fu * (1 - fv), (1 - fu) * fv, fu * fv];
-      const labels = [one, two, three, four];
-      let best = one;
-      let most = 0;
-      for (const label of labels) {
-        let sum = 0;
-        for (let k = 0; k < 4; k++) if (labels[k] === label) sum += weights[k];
-        if (sum > most) {
-          most = sum;
-          best = label;
+      const fv = v - v0;
+      const c = (v0 * width + u0) * labels;
+      let most = -1;
+      for (let k = 0; k < labels; k++) {
+        const upper = parts[c + k] * (1 - fu) + parts[c + right + k] * fu;
+        const lower = parts[c + below + k] * (1 - fu) + parts[c + below + right + k] * fu;
+        const part = upper * (1 - fv) + lower * fv;
+        if (part > most) {
+          most = part;
+          fine[p] = k;
         }
       }
-      map[p] = best + 1;
     }
+  }
+  return {
+    width: width * FINER,
+    height: height * FINER,
+    across: grid.across * FINER,
+    down: grid.down * FINER,
+    of: fine,
+  };
+}
+
+/** For each pixel 0, or one more than the number of the region it lies in. */
+export function regionMap(
+  { width, height }: Pick<Picture, 'width' | 'height'>,
+  labels: FineLabels,
+): Uint8Array {
+  const map = new Uint8Array(width * height);
+  for (let y = 0, p = 0; y < height; y++) {
+    const row =
+      Math.min(labels.height - 1, Math.floor(((y + 0.5) / height) * labels.down)) * labels.width;
+    for (let x = 0; x < width; x++, p++)
+      map[p] =
+        labels.of[
+          row + Math.min(labels.width - 1, Math.floor(((x + 0.5) / width) * labels.across))
+        ];
   }
   return map;
 }
@@ -77,18 +105,18 @@ export function hiddenMapPicture(
 }
 
 /** The outlines of each region as closed lines, in fractions of the picture. */
-export function regionOutlines(grid: ColourGrid, of: Int16Array, regions: number): Place[][][] {
-  const { width, height, across, down } = grid;
+export function regionOutlines(labels: FineLabels, regions: number): Place[][][] {
+  const { width, height, across, down, of } = labels;
   const trace = contours().size([width, height]).smooth(true);
   const least = SPECK * across * down;
   return Array.from({ length: regions }, (_, region) => {
-    const inside = Array.from(of, (label) => (label === region ? 1 : 0));
+    const inside = Array.from(of, (label) => (label === region + 1 ? 1 : 0));
     return trace
       .contour(inside, 0.5)
       .coordinates.flatMap((polygon) => polygon)
       .filter((ring) => areaOf(ring) >= least)
       .map((ring) =>
-        ring.map(([x, y]) => ({ x: Math.min(1, x / across), y: Math.min(1, y / down) })),
+        smoothed(ring.map(([x, y]) => ({ x: Math.min(1, x / across), y: Math.min(1, y / down) }))),
       );
   });
 }

@@ -4,7 +4,7 @@ import { PAINTERS_WHEEL, SCREEN_WHEEL } from '../colour/wheel';
 import { paintedBy } from '../testing';
 import type { ColourGrid } from '../picture/colour-grid';
 import { MOST_HIDDEN, readHidden } from './hidden';
-import { hiddenMapPicture, regionMap, regionOutlines } from './hidden-map';
+import { fineLabels, hiddenMapPicture, regionMap, regionOutlines } from './hidden-map';
 import { NO_PUSH } from './push';
 import { pushable } from './pushed';
 import { regionPlace } from './region-place';
@@ -111,6 +111,7 @@ describe('where a region lies', () => {
     expect(place((_, y) => y < 6)).toBe('along the upper edge');
     expect(place((_, y) => y >= 34)).toBe('along the lower edge');
     expect(place((_, y) => y > 17 && y < 23)).toBe('across the middle');
+    expect(place((_, y) => y > 6 && y < 12)).toBe('across the upper part');
     expect(place((x) => x > 50)).toBe('along the right edge');
     expect(place((x, y) => x < 15 && y < 10)).toBe('upper left');
     expect(place(() => true)).toBe('all over');
@@ -124,18 +125,20 @@ describe('where a region lies', () => {
 });
 
 describe('the map of hidden colours', () => {
+  /** The left half of 20 by 10 cells is one region. */
   const grid = {
-    width: 4,
-    height: 2,
-    across: 4,
-    down: 2,
-    seen: new Float32Array(8).fill(1),
+    width: 20,
+    height: 10,
+    across: 20,
+    down: 10,
+    seen: new Float32Array(200).fill(1),
   } as ColourGrid;
-  const of = Int16Array.of(0, 0, -1, -1, 0, 0, -1, -1);
+  const of = Int16Array.from({ length: 200 }, (_, c) => (c % 20 < 10 ? 0 : -1));
+  const labels = fineLabels(grid, of, 1);
 
   it('lays flat regions over what has gone pale', () => {
     const grey = paintedBy(40, 20, () => [100, 100, 100]);
-    const map = regionMap(grey, grid, of);
+    const map = regionMap(grey, labels);
     expect([map[2 * 40 + 2], map[2 * 40 + 37]]).toEqual([1, 0]);
     const { data } = hiddenMapPicture(grey, map, [oklabFromOklch({ L: 0.6, C: 0.1, h: 20 })]);
     const at = (x: number) => Array.from(data.subarray((2 * 40 + x) * 4, (2 * 40 + x) * 4 + 3));
@@ -144,7 +147,7 @@ describe('the map of hidden colours', () => {
   });
 
   it('outlines each region once, within the picture', () => {
-    const [rings] = regionOutlines(grid, of, 1);
+    const [rings] = regionOutlines(labels, 1);
     expect(rings).toHaveLength(1);
     for (const { x, y } of rings[0]) {
       expect(x).toBeGreaterThanOrEqual(0);

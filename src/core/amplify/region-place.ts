@@ -30,17 +30,34 @@ function bandWords({ width, across, down }: ColourGrid, cells: readonly number[]
   const wide = right - left;
   const high = bottom - top;
   if (wide > ALL_OVER && high > ALL_OVER) return 'all over';
-  if (wide > LONG && high < WIDE)
-    return lies(top, bottom, ['along the upper edge', 'across the middle', 'along the lower edge']);
-  if (high > LONG && wide < WIDE)
-    return lies(left, right, ['along the left edge', 'down the middle', 'along the right edge']);
+  if (wide > LONG && high < WIDE) return lies(top, bottom, ACROSS);
+  if (high > LONG && wide < WIDE) return lies(left, right, DOWN);
   return null;
 }
 
-/** Which of three: a band is along an edge if its middle lies in the outer third. */
-function lies(from: number, to: number, words: readonly [string, string, string]): string {
+/** Words for a band: at the first edge, in the first third, in the middle, in the last third, at the last edge. */
+const ACROSS = [
+  'along the upper edge',
+  'across the upper part',
+  'across the middle',
+  'across the lower part',
+  'along the lower edge',
+] as const;
+const DOWN = [
+  'along the left edge',
+  'down the left side',
+  'down the middle',
+  'down the right side',
+  'along the right edge',
+] as const;
+/** As near to an edge as this is at it: a share of the picture. */
+const AT_EDGE = 0.06;
+
+function lies(from: number, to: number, words: typeof ACROSS | typeof DOWN): string {
   const middle = (from + to) / 2;
-  return words[middle < 1 / 3 ? 0 : middle > 2 / 3 ? 2 : 1];
+  if (from < AT_EDGE && middle < 1 / 3) return words[0];
+  if (to > 1 - AT_EDGE && middle > 2 / 3) return words[4];
+  return words[middle < 1 / 3 ? 1 : middle > 2 / 3 ? 3 : 2];
 }
 
 /** The middle of a region if that lies in it, else the place deepest inside. */

@@ -5,7 +5,7 @@ import { z } from 'zod';
 import { areaSchema } from '@/contracts/colour';
 import { studyDocumentSchema } from '@/contracts/study';
 
-const { title, maker, source, rights, kind, aims, values, lightAndShadow } =
+const { title, maker, source, rights, kind, aims, values, lightAndShadow, hidden } =
   studyDocumentSchema.shape;
 
 const pickSchema = areaSchema.extend({ name: z.string().optional(), note: z.string().default('') });
@@ -14,7 +14,7 @@ const pickSchema = areaSchema.extend({ name: z.string().optional(), note: z.stri
 const storyStudySchema = z.object({
   picture: z.string(),
   about: z
-    .object({ title, maker, source, rights, kind, aims, values, lightAndShadow })
+    .object({ title, maker, source, rights, kind, aims, values, lightAndShadow, hidden })
     .partial()
     .default({}),
   /** How many colours were extracted, if another number than the first. */

@@ -112,7 +112,9 @@ function makeAlphaWhole(rgba: Uint8Array): void {
 }
 
 const raw = ({ width, height, data }: Picture) =>
-  sharp(data, { raw: { width, height, channels: 4 } });
+  sharp(Buffer.from(data.buffer, data.byteOffset, data.byteLength), {
+    raw: { width, height, channels: 4 },
+  });
 
 /** The working copy as a lossless file: fast to write, since somebody is waiting for it. */
 export async function encodeWorking(working: Picture): Promise<Uint8Array> {

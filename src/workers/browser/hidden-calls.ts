@@ -1,6 +1,6 @@
 import { readGuards, type GuardReading } from '@/core/amplify/guards';
 import { readHidden, type HiddenReading } from '@/core/amplify/hidden';
-import { hiddenMapPicture, regionMap, regionOutlines } from '@/core/amplify/hidden-map';
+import { fineLabels, hiddenMapPicture, regionMap, regionOutlines } from '@/core/amplify/hidden-map';
 import { NO_PUSH } from '@/core/amplify/push';
 import { readValueLock, type ValueLock } from '@/core/amplify/value-lock';
 import { wheelOf, type WheelId } from '@/core/colour/wheel';
@@ -55,7 +55,7 @@ export function hiddenCalls(held: () => Held, handOver: (picture: Picture) => Pi
         sight,
         zoneEdges(sight.counts, { zones: MAP_ZONES, breaks: 'natural' }),
       );
-      const map = regionMap(picture, pushable().ground.grid, of);
+      const map = regionMap(picture, fineLabels(pushable().ground.grid, of, colours.length));
       return handOver(
         hiddenMapPicture(
           greys,
@@ -68,14 +68,14 @@ export function hiddenCalls(held: () => Held, handOver: (picture: Picture) => Pi
     hiddenOutlines(wheel: WheelId): Place[][][] {
       const subject = held().pushable();
       const { colours, of } = readHidden(subject, NO_PUSH, wheelOf(wheel));
-      return regionOutlines(subject.ground.grid, of, colours.length);
+      return regionOutlines(fineLabels(subject.ground.grid, of, colours.length), colours.length);
     },
   };
 }
 
 /** A veil that leaves one hidden colour clear. */
 export function hiddenVeil({ picture, pushable }: Held, index: number, wheel: WheelId): Picture {
-  const { of } = readHidden(pushable(), NO_PUSH, wheelOf(wheel));
-  const map = regionMap(picture, pushable().ground.grid, of);
+  const { of, colours } = readHidden(pushable(), NO_PUSH, wheelOf(wheel));
+  const map = regionMap(picture, fineLabels(pushable().ground.grid, of, colours.length));
   return veil(map, picture.width, picture.height, (label) => label === index + 1, NO_LABEL);
 }

@@ -43,10 +43,9 @@ export function FoundQuest({ studyId, palette }: { studyId: string; palette: Pal
       </Finding>
       {colours.length > 0 && (
         <>
-          <div className="flex items-center justify-between border-b pb-1 text-sm text-soft">
-            <span>as it is, pushed</span>
-            <span>share</span>
-          </div>
+          <p className="border-b pb-1 text-sm text-soft">
+            As it is and as pushed; click a colour, or + for both, to add it.
+          </p>
           <ol className="mb-3">
             {colours.map((colour, i) => (
               <Row key={i} colour={colour} index={i} onAdd={(halves) => add([colour], halves)} />
@@ -99,9 +98,11 @@ function Row({ colour, index, onAdd }: RowProps) {
         <span className="block text-[15px]">
           {capital(family)} {place}
         </span>
-        <span className="block text-[13px] text-soft">
-          {percent(share)}, off by {departure.toFixed(3)}, moved {moved.toFixed(0)},{' '}
-          {sureWord(sureness)}
+        <span
+          className="block text-[13px] text-soft"
+          title={`Off the cast by ${departure.toFixed(3)} in a and b, moved by ΔE00 ${moved.toFixed(1)}, sureness ${sureness.toFixed(2)}`}
+        >
+          {percent(share)}, moved {moved.toFixed(0)}, {sureWord(sureness)}
         </span>
       </Pointing>
       <Button

@@ -15,7 +15,7 @@ const SIGHT_TITLES: Record<Sight, string> = {
   beside: 'both',
   greys: 'greys',
   map: 'map',
-  picture: 'picture',
+  picture: 'plain',
 };
 
 /** Colours that are barely there: found, pushed up, and kept in bounds. */
@@ -46,7 +46,7 @@ export function HiddenPanel({ studyId, palette }: { studyId: string; palette: Pa
         <Button
           aria-pressed={wipe !== null}
           disabled={sight !== 'pushed' && sight !== 'map'}
-          className="grow aria-pressed:bg-ink aria-pressed:text-sheet"
+          className="grow px-2 aria-pressed:bg-ink aria-pressed:text-sheet"
           onClick={() => look({ wipe: wipe === null ? 0.5 : null })}
         >
           Wipe

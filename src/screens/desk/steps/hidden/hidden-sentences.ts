@@ -28,7 +28,7 @@ export function foundSentence(colours: readonly HiddenColour[]): string {
     colours.length === 1 ? 'One quiet colour' : `${COUNTS[colours.length]} quiet colours`;
   const where = (one: HiddenColour) => `${one.family} ${one.place}`;
   return second
-    ? `${count} the eye passes over: ${where(first)}, ${where(second)}${colours.length > 2 ? ' …' : '.'}`
+    ? `${count} the eye passes over, ${where(first)} before all.`
     : `${count} the eye passes over: ${where(first)}.`;
 }
 

@@ -9,14 +9,19 @@ import {
   framed,
   MARGIN,
   newPaper,
+  paperSize,
   type Box,
   type Paper,
 } from './sheet-paper';
 
 const HEAD = 100;
 const ROW = 66;
-const COLUMNS = 3;
 const ABOUT = 'As it is on the left, pushed on the right; the number is its place.';
+
+/** Columns of the list on a paper so wide: as many as leave room for the words. */
+const columnsOf = (width: number) => Math.max(1, Math.floor((width - 2 * MARGIN) / 520));
+const listHeight = (width: number, colours: number) =>
+  Math.ceil(colours / columnsOf(width)) * ROW + 24;
 
 /** The map of hidden colours with their numbers, and the list of them under it. */
 export function mapSheet(
@@ -25,14 +30,17 @@ export function mapSheet(
   outlines: readonly (readonly (readonly Place[])[])[],
   colours: readonly HiddenColour[],
 ): HTMLCanvasElement {
-  const paper = newPaper(title, `Hidden colours. ${ABOUT}`, map.width >= map.height);
-  const list = Math.ceil(colours.length / COLUMNS) * ROW + 20;
-  const box = fitInto(map.width / map.height, {
-    x: MARGIN,
-    y: MARGIN + HEAD,
-    width: paper.width - 2 * MARGIN,
-    height: paper.height - 2 * MARGIN - HEAD - list,
-  });
+  const aspect = map.width / map.height;
+  const roomOf = ({ width, height }: { width: number; height: number }) =>
+    fitInto(aspect, {
+      x: MARGIN,
+      y: MARGIN + HEAD,
+      width: width - 2 * MARGIN,
+      height: height - 2 * MARGIN - HEAD - listHeight(width, colours.length),
+    });
+  const lies = roomOf(paperSize(true)).width > roomOf(paperSize(false)).width;
+  const paper = newPaper(title, `Hidden colours. ${ABOUT}`, lies);
+  const box = roomOf(paper);
   const { pen } = paper;
   pen.drawImage(map, box.x, box.y, box.width, box.height);
   framed(pen, box);
@@ -53,7 +61,7 @@ export function beforeAfterSheet(
   const aspect = before.width / before.height;
   const lies = aspect < 1;
   const paper = newPaper(title, about, lies);
-  const list = Math.ceil(colours.length / COLUMNS) * ROW + 20;
+  const list = listHeight(paper.width, colours.length);
   const top = MARGIN + HEAD;
   const room = paper.height - top - MARGIN - list;
   const gap = 40;
@@ -78,7 +86,7 @@ export function beforeAfterSheet(
     framed(paper.pen, box);
     paper.pen.fillStyle = '#000000';
     paper.pen.font = `400 20px ${family('--font-sans')}`;
-    paper.pen.fillText(['What the camera saw', 'Pushed'][i], box.x, box.y - 8);
+    paper.pen.fillText(['As it is', 'Pushed'][i], box.x, box.y - 8);
     bottom = Math.max(bottom, box.y + box.height);
   });
   listed(paper, colours, bottom + 24);
@@ -114,8 +122,8 @@ function number(pen: CanvasRenderingContext2D, words: string, { x, y }: Place, b
 }
 
 function listed({ pen, width }: Paper, colours: readonly HiddenColour[], top: number): void {
-  const column = (width - 2 * MARGIN) / COLUMNS;
-  const rows = Math.ceil(colours.length / COLUMNS);
+  const column = (width - 2 * MARGIN) / columnsOf(width);
+  const rows = Math.ceil(colours.length / columnsOf(width));
   colours.forEach((one, i) => {
     const x = MARGIN + Math.floor(i / rows) * column;
     const y = top + (i % rows) * ROW;

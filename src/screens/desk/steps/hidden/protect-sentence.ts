@@ -17,14 +17,10 @@ export function protectSentence({ kept, parts, only }: HiddenSettings): string {
         ? `only the ${only.side === 'light' ? 'lights are' : 'shadows are'} pushed`
         : `only zone ${only.index + 1} is pushed`;
   if (keeps.length === 0 && !where) return 'Nothing is kept back: all that is quiet is pushed.';
-  const sentence = [
-    keeps.length > 0
-      ? `${listed(keeps)} ${keeps.length > 1 || kept.families.length > 1 || parts.length > 1 ? 'stay' : 'stays'} as it is`
-      : '',
-    where,
-  ]
-    .filter(Boolean)
-    .join('; ');
+  const many = kept.families.length + parts.length > 1;
+  const stays =
+    keeps.length > 0 ? `${listed(keeps)} ${many ? 'stay as they are' : 'stays as it is'}` : '';
+  const sentence = [stays, where].filter(Boolean).join('; ');
   return `${sentence.charAt(0).toUpperCase()}${sentence.slice(1)}.`;
 }
 

@@ -17,11 +17,14 @@ export interface Box {
   height: number;
 }
 
+export function paperSize(lies: boolean): { width: number; height: number } {
+  return lies ? { width: LONG, height: SHORT } : { width: SHORT, height: LONG };
+}
+
 /** White paper, with its title in the upper left. */
 export function newPaper(title: string, about: string, lies: boolean): Paper {
   const canvas = document.createElement('canvas');
-  canvas.width = lies ? LONG : SHORT;
-  canvas.height = lies ? SHORT : LONG;
+  Object.assign(canvas, paperSize(lies));
   const pen = canvas.getContext('2d');
   if (!pen) throw new Error('This browser can’t draw a sheet.');
   pen.fillStyle = '#ffffff';

@@ -25,7 +25,7 @@ export function TwoPictures({ greys }: { greys: boolean }) {
     <TwoSights
       label={greys ? 'The greys before and after.' : 'The picture before and after.'}
       testId="two-pictures"
-      titles={greys ? ['greys before', 'greys after'] : ['what the camera saw', 'pushed']}
+      titles={greys ? ['greys before', 'greys after'] : ['as it is', 'pushed']}
       sights={greys ? [before, after] : [canvas, pushed]}
       over={veil}
     />

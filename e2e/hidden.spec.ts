@@ -1,0 +1,149 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { readFile } from 'node:fs/promises';
+import sharp from 'sharp';
+import { appFor, expect, test } from './app';
+import { choose, isSaved, onStage, openStudy, pixelAt, setSlider, toStep, tray } from './hands';
+
+const app = appFor('demo');
+const finding = (page: Page) => page.getByTestId('finding');
+const rows = (page: Page) => page.getByRole('listitem').filter({ hasText: /moved \d/ });
+const toQuest = (page: Page, name: string) => choose(page, 'What is done', name);
+const spreadAt = async (page: Page, x: number, y: number) => {
+  const pixel = await pixelAt(page, ...(await onStage(page, x, y)));
+  return Math.max(...pixel) - Math.min(...pixel);
+};
+
+test('a fog: what is hidden is listed, shown, mapped and taken as pairs', async ({ page }) => {
+  await openStudy(page, app.url, 'Fog at the passing loop');
+  await page.keyboard.press('h');
+  await expect(page).toHaveURL(/step=hidden/);
+  await expect(finding(page)).toContainText(/^(Eight|Nine|Ten|Eleven|Twelve) quiet colours/);
+  await expect(rows(page).filter({ hasText: 'Blue-green across the middle' })).toHaveCount(1);
+  await expect(
+    rows(page)
+      .filter({ hasText: /upper edge/ })
+      .first(),
+  ).toBeVisible();
+
+  // Pushed, the sky has colour; as it came, hardly any.
+  await expect.poll(() => spreadAt(page, 0.5, 0.15)).toBeGreaterThan(45);
+  await choose(page, 'Seen as', 'plain');
+  await expect.poll(() => spreadAt(page, 0.5, 0.15)).toBeLessThan(25);
+
+  // Pointed at, the place of one stays and the rest steps back.
+  const ground = await onStage(page, 0.3, 0.85);
+  const before = await pixelAt(page, ...ground);
+  await page.getByRole('button', { name: /^Blue-green across the middle/ }).hover();
+  await expect.poll(() => pixelAt(page, ...ground)).not.toEqual(before);
+  await page.mouse.move(640, 20);
+  await expect.poll(() => pixelAt(page, ...ground)).toEqual(before);
+
+  const there = await tray(page).count();
+  await page
+    .getByRole('button', { name: 'Add Blue-green across the middle, pushed' })
+    .or(page.getByRole('button', { name: 'Add blue-green across the middle, pushed' }))
+    .click();
+  await expect(tray(page)).toHaveCount(there + 1);
+  await page.keyboard.press('Control+z');
+  const listed = await rows(page).count();
+  await page.getByRole('button', { name: 'Add all as pairs' }).click();
+  await expect(tray(page)).toHaveCount(there + 2 * listed);
+  await page.keyboard.press('Control+z');
+  await expect(tray(page)).toHaveCount(there);
+
+  await choose(page, 'Seen as', 'map');
+  await expect(page).toHaveURL(/sight=map/);
+  // Flat: two places of one region are the same to the last digit.
+  const two = () =>
+    Promise.all(
+      [0.3, 0.34].map(async (x) => String(await pixelAt(page, ...(await onStage(page, x, 0.42))))),
+    );
+  await expect.poll(async () => new Set(await two()).size).toBe(1);
+  await page.getByRole('button', { name: 'Map to print …' }).click();
+  await expect(page.getByRole('img', { name: /^Map of \d+ hidden colours/ })).toBeVisible();
+  const [sheet] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save PNG' }).click(),
+  ]);
+  expect(sheet.suggestedFilename()).toBe('Fog at the passing loop, hidden colours.png');
+  await page.keyboard.press('Escape');
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id }) => id)).toEqual([]);
+});
+
+test('a push: sliders, its bounds and proof, looks that last, families kept, undone', async ({
+  page,
+}) => {
+  await openStudy(page, app.url, 'Fog at the passing loop');
+  await toStep(page, 'Hidden');
+  await toQuest(page, 'push');
+  await expect(page.getByText(/the greys of both differ by 0\.\d\d L\*/)).toBeVisible();
+  await expect(finding(page)).toContainText('stays neutral');
+  await setSlider(page, 'Lift the quiet', 60);
+  await expect.poll(() => spreadAt(page, 0.5, 0.15)).toBeGreaterThan(60);
+  await expect(page.getByText(/to mind/)).not.toHaveText('nothing to mind');
+  await page.getByLabel('Name of the look').fill('Far too much');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: /^To put down/ }).click();
+  await expect(page.getByRole('slider', { name: 'Lift the quiet' })).toHaveAttribute(
+    'aria-valuenow',
+    '0',
+  );
+  await isSaved(page);
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^Far too much/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Far too much/ }).click();
+  await expect.poll(() => spreadAt(page, 0.5, 0.15)).toBeGreaterThan(60);
+
+  await choose(page, 'Seen as', 'greys');
+  await expect(page.getByTestId('two-pictures')).toHaveAttribute('data-drawn', 'true');
+  await choose(page, 'Seen as', 'pushed');
+  await toQuest(page, 'protect');
+  const loud = await spreadAt(page, 0.5, 0.15);
+  for (const family of ['red', 'red-orange', 'red-violet', 'orange'])
+    await page.getByRole('button', { name: family, exact: true }).click();
+  await expect(finding(page)).toContainText('as they are');
+  await expect.poll(() => spreadAt(page, 0.5, 0.15)).toBeLessThan(loud / 2);
+  await page.keyboard.press('b');
+  const [x, y] = await onStage(page, 0.4, 0.45);
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 60, y, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByText('1 drawn')).toBeVisible();
+  await page.getByRole('button', { name: 'Protect nothing' }).click();
+  await expect(finding(page)).toContainText('Nothing is kept back');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('1 drawn')).toBeVisible();
+});
+
+test('carried out: a PNG of the original’s size; a sheet; a riddle that counts', async ({
+  page,
+}) => {
+  await openStudy(page, app.url, 'Summit in snow glare');
+  await toStep(page, 'Hidden');
+  await toQuest(page, 'push');
+  const [file] = await Promise.all([
+    page.waitForEvent('download', { timeout: 60_000 }),
+    page.getByRole('button', { name: 'Picture as PNG' }).click(),
+  ]);
+  const png = await sharp(await readFile(await file.path())).metadata();
+  const original = await sharp('demo/pictures/summit.jpg').metadata();
+  expect([png.format, png.width, png.height]).toEqual(['png', original.width, original.height]);
+  await page.getByRole('button', { name: 'Before and after …' }).click();
+  await expect(page.getByRole('img', { name: /^The picture before and after/ })).toBeVisible();
+  await page.keyboard.press('Escape');
+
+  await toQuest(page, 'found');
+  await page.getByRole('button', { name: 'What is this?' }).click();
+  await expect(finding(page)).toContainText(/^What is this\? It lies /);
+  await expect(page).toHaveURL(/sight=plain|sight=picture/);
+  await choose(page, 'Family', 'blue');
+  await choose(page, 'Intensity', 'greyed');
+  await page.getByRole('button', { name: 'Show the reading' }).click();
+  await expect(page.getByText(/^As it is: .* Pushed: /)).toBeVisible();
+  await expect(page.getByText(/ so far: /)).toBeVisible();
+  await page.getByRole('button', { name: 'Back to the list' }).click();
+  await expect(rows(page).first()).toBeVisible();
+});

@@ -1,0 +1,78 @@
+import { GUARDS } from '@/core/amplify/guards';
+import type { HiddenColour } from '@/core/amplify/hidden';
+import { NO_PUSH } from '@/core/amplify/push';
+import { PLAIN_HIDDEN } from '@/contracts/hidden';
+import {
+  calmSentence,
+  foundSentence,
+  guardSentence,
+  lockSentence,
+  sureWord,
+} from './hidden-sentences';
+import { protectSentence } from './protect-sentence';
+import { pushWords } from './push-words';
+
+const colour = (family: string, place: string): HiddenColour => ({
+  family,
+  place,
+  home: { x: 0.5, y: 0.5 },
+  share: 0.1,
+  colour: { L: 0.6, a: 0, b: 0 },
+  pushed: { L: 0.6, a: 0, b: -0.05 },
+  departure: 0.02,
+  moved: 9,
+  sureness: 0.8,
+});
+const reading = {
+  before: { shouts: 0.02, neutral: 0.7, poison: 0 },
+  after: { shouts: 0.4, neutral: 0.03, poison: 0.05 },
+  cast: 0.041,
+  noise: 0.0123,
+  warnings: [],
+};
+
+describe('what is said of hidden colours', () => {
+  it('is how many, and the surest first', () => {
+    expect(foundSentence([])).toMatch(/^Nothing is hidden here/);
+    expect(foundSentence([colour('blue', 'upper left')])).toBe(
+      'One quiet colour the eye passes over: blue upper left.',
+    );
+    expect(foundSentence([colour('blue', 'upper left'), colour('red', 'at the top')])).toBe(
+      'Two quiet colours the eye passes over, blue upper left before all.',
+    );
+    expect([0.9, 0.7, 0.5].map(sureWord)).toEqual(['sure', 'likely', 'faint']);
+  });
+
+  it('names figures in every warning', () => {
+    const sentences = GUARDS.map((guard) => guardSentence(guard, reading));
+    expect(new Set(sentences).size).toBe(GUARDS.length);
+    expect(sentences.join(' ')).toContain('40 % of the picture is strong or vivid now');
+    expect(sentences.join(' ')).toContain('0.012 in a and b');
+    expect(calmSentence(reading)).toContain('3 % stays neutral, of 70 %');
+  });
+
+  it('proves the value lock', () => {
+    expect(lockSentence({ mean: 0, most: 0.025 })).toContain('the same picture');
+    expect(lockSentence({ mean: 0.071, most: 0.2 })).toContain('0.07 L* on average');
+  });
+
+  it('tells a push and what is kept from it', () => {
+    expect(pushWords(NO_PUSH)).toBe('nothing yet');
+    expect(pushWords({ lift: 0.1, quiet: 0, spread: 0.5, cast: 'local' })).toBe(
+      'spread 50 % about the cast around each place, all lifted 10 %',
+    );
+    expect(protectSentence(PLAIN_HIDDEN)).toBe(
+      'Nothing is kept back: all that is quiet is pushed.',
+    );
+    const kept = { wheel: 'painters' as const, families: [2] };
+    expect(protectSentence({ ...PLAIN_HIDDEN, kept })).toBe('Orange stays as it is.');
+    const more = {
+      ...PLAIN_HIDDEN,
+      kept: { ...kept, families: [1, 2] },
+      only: { kind: 'zone' as const, index: 1 },
+    };
+    expect(protectSentence(more)).toBe(
+      'Red-orange and orange stay as they are; only zone 2 is pushed.',
+    );
+  });
+});
