@@ -4,7 +4,7 @@ import sharp from 'sharp';
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { NO_PUSH } from '../src/core/amplify/push';
-import { pushable, pushedRows, rowsOf } from '../src/core/amplify/pushed';
+import { pushable, pushableLike, pushedRows, rowsOf } from '../src/core/amplify/pushed';
 import { writeOklab } from '../src/core/colour/oklab';
 import { LINEAR_OF_BYTE } from '../src/core/colour/srgb';
 import { readColourStudy } from '../src/core/measure/colour-study';
@@ -72,7 +72,7 @@ const SPREAD = { ...NO_PUSH, spread: 0.5 };
 const LOCAL = { ...SPREAD, cast: 'local' as const };
 const ready = pushable(working);
 const rowsWhole = rowsOf(ready);
-const half = pushable(halved(blocksOf(working)), ready);
+const half = pushableLike(halved(blocksOf(working)), ready);
 const rowsHalf = rowsOf(half);
 
 const operations: [string, () => unknown][] = [

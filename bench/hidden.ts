@@ -56,7 +56,7 @@ async function benchFinding(): Promise<void> {
     let besides = 0;
     for (let seed = 1; seed <= FOGS; seed++) {
       const truth = fog(seed, SIZE);
-      const found = compared(truth, await throughJpeg(truth.picture, quality));
+      const found = compared(truth, await throughJpeg(truth.picture, quality), quality);
       all += found.all;
       right += found.right;
       nearly += found.nearly;
@@ -69,8 +69,8 @@ async function benchFinding(): Promise<void> {
 }
 
 /** How the list of a fog compares with what it was made of. */
-function compared(truth: Fog, picture: Picture) {
-  const subject = pushable(picture);
+function compared(truth: Fog, picture: Picture, quality: number) {
+  const subject = pushable(picture, quality);
   const { grid } = subject.ground;
   const { colours, of } = readHidden(subject, PUSHES[0]);
   const regions = truth.regions.length;
@@ -115,11 +115,9 @@ async function benchFalseAlarms(): Promise<void> {
   for (const kind of EMPTY_KINDS) {
     let alarms = 0;
     for (let seed = 1; seed <= EMPTY; seed++) {
-      const picture = await throughJpeg(
-        emptyPicture(kind, seed, SIZE),
-        QUALITIES[seed % QUALITIES.length],
-      );
-      if (readHidden(pushable(picture), PUSHES[0]).colours.length > 0) alarms++;
+      const quality = QUALITIES[seed % QUALITIES.length];
+      const picture = await throughJpeg(emptyPicture(kind, seed, SIZE), quality);
+      if (readHidden(pushable(picture, quality), PUSHES[0]).colours.length > 0) alarms++;
     }
     console.log(`  ${kind.padEnd(10)} ${alarms}  (${((100 * alarms) / EMPTY).toFixed(1)} %)`);
   }

@@ -1,10 +1,11 @@
 import { writeFile } from 'node:fs/promises';
 import { readHidden } from '../src/core/amplify/hidden';
 import { NO_PUSH, type Push } from '../src/core/amplify/push';
-import { pushable, pushedRows, rowsOf } from '../src/core/amplify/pushed';
+import { pushable, pushableLike, pushedRows, rowsOf } from '../src/core/amplify/pushed';
 import { hexFromOklab } from '../src/core/colour/hex';
 import { PLAIN_PUSH } from '../src/contracts/hidden';
 import { hiddenReportSchema, type HiddenReport } from '../src/contracts/report';
+import { jpegQuality } from '../src/server/pictures/jpeg-quality';
 import { decodeOriginal, encodePng, makeWorkingCopy } from '../src/server/pictures/read-picture';
 
 /** What `--way` takes: one of the three ways, spread about either cast. */
@@ -14,7 +15,7 @@ export type WayName = (typeof WAY_NAMES)[number];
 /** The quiet colours of a picture's bytes. Throws a ServiceError for one that can't be read. */
 export async function hiddenReport(bytes: Uint8Array): Promise<HiddenReport> {
   const { working } = await makeWorkingCopy(bytes);
-  const { colours } = readHidden(pushable(working), PLAIN_PUSH);
+  const { colours } = readHidden(pushable(working, jpegQuality(bytes)), PLAIN_PUSH);
   return hiddenReportSchema.parse({
     hidden: colours.map(({ family, place, share, colour, pushed, sureness }) => ({
       family,
@@ -43,7 +44,7 @@ export async function amplify(
   const { working } = await makeWorkingCopy(bytes);
   const original = await decodeOriginal(bytes);
   const { width, height } = original;
-  const subject = pushable(original, pushable(working));
+  const subject = pushableLike(original, pushable(working));
   const push = pushOf(way, strength);
   const data = new Uint8ClampedArray(original.data.length);
   for (let from = 0; from < height; from += TILE) {

@@ -77,6 +77,14 @@ const SHOTS: Shot[] = [
     take: (page) => openStudy(page, 'Slate terrace, evening', 'step=colours&aspect=harmony'),
   },
   {
+    name: 'desk-hidden',
+    take: (page) => openStudy(page, 'Fog at the passing loop', 'step=hidden&wipe=0.33'),
+  },
+  {
+    name: 'desk-hidden-map',
+    take: (page) => openStudy(page, 'Fog at the passing loop', 'step=hidden&sight=map'),
+  },
+  {
     name: 'desk-palette',
     take: async (page) => {
       await openStudy(page, 'Lower station, rain at dusk', 'step=palette');

@@ -81,9 +81,9 @@ describe('what is kept from being pushed', () => {
 
 describe('guards', () => {
   const guardsOf = (picture: typeof halves, push: Partial<Push>, quality: number | null = null) => {
-    const of = pushable(picture);
+    const of = pushable(picture, quality);
     const data = pushedRows(of, rowsOf(of), { ...NO_PUSH, ...push });
-    return readGuards(of, { ...picture, data }, quality);
+    return readGuards(of, { ...picture, data });
   };
 
   it('say nothing of a picture that is left alone', () => {

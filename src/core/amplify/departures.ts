@@ -30,6 +30,8 @@ const NO_HUE = 0.004;
 const STEP = 0.75;
 /** And by how much it has to exceed what changes elsewhere over the same distance, at nine places of ten. */
 const ABOVE_ELSEWHERE = 2;
+/** What a rough file rounds one fading hue to: plateaus this far apart, with rims. */
+const ROUNDED = 0.0125;
 /** Cells to either side of a rim that are left out, being of both, and that are taken behind them. */
 const GAP = 2;
 const SIDE = 8;
@@ -216,6 +218,7 @@ function hasRim(ground: Ground, { cells, away }: Departure, regions: Int32Array)
       if (!Number.isNaN(there)) elsewhere.push(there);
     }
   const rim = quantile(rims, 0.5);
+  if (ground.rough && size < ROUNDED) return false;
   return rim >= STEP * size && rim >= ABOVE_ELSEWHERE * quantile(elsewhere, 0.9);
 }
 

@@ -18,15 +18,24 @@ export interface Ground {
   even: Float32Array;
   /** Standard deviation of one cell's a or b, by band of lightness. */
   noise: Float64Array;
+  /** Whether its file has rounded quiet colours off: a JPEG of low quality. */
+  rough: boolean;
   /** The a and b that most of what is quiet shares. */
   cast: readonly [number, number];
 }
 
-/** Reads the ground of quiet colours off a picture in cells (`GROUND_CELLS` of them). */
-export function groundOf(grid: ColourGrid): Ground {
+/** A JPEG under this quality keeps too little of colour to be trusted with quiet ones. */
+export const ROUGH = 60;
+
+/**
+ * Reads the ground of quiet colours off a picture in cells (`GROUND_CELLS` of them); `quality` is that of
+ * the JPEG it came from (1–100), null for another file.
+ */
+export function groundOf(grid: ColourGrid, quality: number | null = null): Ground {
   const noise = noiseOf(grid);
   const even = evened(grid, noise);
-  return { grid, even, noise, cast: castOf(grid, even) };
+  const rough = quality !== null && quality < ROUGH;
+  return { grid, even, noise, rough, cast: castOf(grid, even) };
 }
 
 /** The noise of a cell of some lightness. */

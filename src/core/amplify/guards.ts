@@ -38,19 +38,13 @@ const LOUDER_BY = 0.1;
 const TOO_GREEN = 0.01;
 const FEW_NEUTRALS = 0.04;
 const NEUTRALS_BEFORE = 0.1;
-/** A JPEG under this quality keeps too little of colour to be trusted with quiet ones. */
-const ROUGH = 60;
 /** A deviation of a or b that pushing turns into specks. */
 const NOISY = 0.009;
 /** A cast of this chroma should be corrected before anything is pushed. */
 const STRONG_CAST = 0.03;
 
-/** Reads what a push did; `after` is the picture pushed, `quality` that of the JPEG it came from (1–100), if it did. */
-export function readGuards(
-  { picture, ground, evener }: Pushable,
-  after: Picture,
-  quality: number | null,
-): GuardReading {
+/** Reads what a push did; `after` is the picture pushed. */
+export function readGuards({ picture, ground, evener }: Pushable, after: Picture): GuardReading {
   const was = loudness(picture);
   const now = loudness(after);
   const cast = Math.hypot(...ground.cast);
@@ -60,7 +54,7 @@ export function readGuards(
     poison: now.poison > TOO_GREEN && now.poison > was.poison + TOO_GREEN / 2,
     'no neutrals': now.neutral < FEW_NEUTRALS && was.neutral > NEUTRALS_BEFORE,
     noise: noise > NOISY,
-    lossy: quality !== null && quality < ROUGH,
+    lossy: ground.rough,
     cast: cast > STRONG_CAST && was.shouts < TOO_LOUD,
   };
   return { before: was, after: now, cast, noise, warnings: GUARDS.filter((guard) => says[guard]) };

@@ -1,7 +1,7 @@
 import { LINEAR_OF_BYTE, luminance } from '../colour/srgb';
 import { blocksOf } from '../picture/blocks';
 import { colourGrid } from '../picture/colour-grid';
-import { OPAQUE, type Picture } from '../picture/picture';
+import { countSeen, OPAQUE, type Picture } from '../picture/picture';
 import { departuresOf, type Departure } from './departures';
 import {
   evenerOf,
@@ -18,6 +18,8 @@ import { addTable, emptyPositions, place, tableOf, usedNodes, type Positions } f
 /** A picture made ready to be pushed: all that no slider changes. */
 export interface Pushable {
   picture: Picture;
+  /** Whether nothing of it is transparent. */
+  whole: boolean;
   ground: Ground;
   smooth: SmoothChroma;
   evener: Evener;
@@ -25,17 +27,15 @@ export interface Pushable {
   departures: () => Departure[];
 }
 
-/** `like` is the same picture at another size: its ground serves here too. */
-export function pushable(picture: Picture, like?: Pushable): Pushable {
-  if (like) {
-    const { ground, smooth, local, departures } = like;
-    return { picture, ground, smooth, evener: evenerOf(picture, smooth), local, departures };
-  }
+/** A picture ready to be pushed; `quality` is that of the JPEG it came from (1–100), null for another file. */
+export function pushable(picture: Picture, quality: number | null = null): Pushable {
+  const whole = countSeen(picture) === picture.width * picture.height;
   const blocks = blocksOf(picture);
-  const read = groundOf(colourGrid(picture, blocks, GROUND_CELLS));
+  const read = groundOf(colourGrid(picture, blocks, GROUND_CELLS), quality);
   const smooth = smoothChroma(colourGrid(picture, blocks, SMOOTH_CELLS));
   return {
     picture,
+    whole,
     ground: read,
     smooth,
     evener: evenerOf(picture, smooth),
@@ -45,6 +45,12 @@ export function pushable(picture: Picture, like?: Pushable): Pushable {
 }
 
 const NONE = pusher(NO_PUSH);
+
+/** The same picture at another size: what is known of one serves the other. */
+export function pushableLike(picture: Picture, like: Pushable): Pushable {
+  const whole = countSeen(picture) === picture.width * picture.height;
+  return { ...like, picture, whole, evener: evenerOf(picture, like.smooth) };
+}
 
 /** What a spread about the cast around each place needs besides. */
 interface Aside {
@@ -127,7 +133,7 @@ function asideOf({ picture, local, ground }: Pushable, rows: Omit<Rows, 'aside'>
  * 255ths, null for all. Throws a RangeError for a strength outside 0–1.
  */
 export function pushedRows(
-  { picture, ground }: Pushable,
+  { picture, ground, whole }: Pushable,
   rows: Rows,
   push: Push,
   keep: Uint8Array | null = null,
@@ -145,8 +151,9 @@ export function pushedRows(
     const table = tableOf(pusher(push), NONE, ground.cast, rows.used());
     addTable(rows.positions(), table, from, keep, out);
   }
-  for (let i = 3; i < from.length; i += 4)
-    if (from[i] < OPAQUE) for (let k = 1; k < 4; k++) out[i - k] = from[i - k];
+  if (!whole)
+    for (let i = 3; i < from.length; i += 4)
+      if (from[i] < OPAQUE) for (let k = 1; k < 4; k++) out[i - k] = from[i - k];
   return out;
 }
 

@@ -57,7 +57,10 @@ export function PictureProvider({ study, children }: { study: Study; children: R
     const started = startDeskWorker();
     let stopped = false;
     started.desk
-      .load(new URL(`/api/pictures/${study.picture.id}/working`, location.href).href)
+      .load(
+        new URL(`/api/pictures/${study.picture.id}/working`, location.href).href,
+        study.picture.quality,
+      )
       .then(
         () => {
           if (stopped) return;
@@ -77,7 +80,7 @@ export function PictureProvider({ study, children }: { study: Study; children: R
       setLoaded(false);
       started.stop();
     };
-  }, [study.picture.id, attempt]);
+  }, [study.picture.id, study.picture.quality, attempt]);
 
   const developer = useMemo(
     () =>

@@ -1,4 +1,5 @@
 import { expose, transfer } from 'comlink';
+import { pushable } from '@/core/amplify/pushed';
 import type { Oklab } from '@/core/colour/oklab';
 import type { WheelId } from '@/core/colour/wheel';
 import { NO_SWATCH, swatchMap } from '@/core/palette/swatch-map';
@@ -30,6 +31,7 @@ export type Part =
  */
 let working: Picture | null = null;
 let held: Held | null = null;
+let jpegQuality: number | null = null;
 
 function current(): Held {
   if (!held) throw new Error('no picture loaded');
@@ -45,8 +47,11 @@ function copyOf({ width, height, data }: Picture): Picture {
 }
 
 const desk = {
-  /** Fetches and decodes a working copy: the server's pixels, to the last digit. */
-  async load(url: string): Promise<void> {
+  /**
+   * Fetches and decodes a working copy: the server's pixels, to the last digit. `quality` is that of the
+   * JPEG it was made of, if it was one.
+   */
+  async load(url: string, quality: number | null): Promise<void> {
     const response = await fetch(url);
     if (!response.ok) throw new Error(`the working copy could not be fetched (${response.status})`);
     const bitmap = await createImageBitmap(await response.blob(), {
@@ -59,6 +64,7 @@ const desk = {
     context.drawImage(bitmap, 0, 0);
     const { width, height, data } = context.getImageData(0, 0, bitmap.width, bitmap.height);
     bitmap.close();
+    jpegQuality = quality;
     working = pictureOf(width, height, data as Uint8ClampedArray);
   },
 
@@ -67,8 +73,10 @@ const desk = {
     if (!working) throw new Error('no picture loaded');
     const original = working;
     const picture = develop(original, development);
-    held = hold(picture, (strokes) =>
-      framedStrokes(strokes, development.framing, original, picture),
+    held = hold(
+      picture,
+      (strokes) => framedStrokes(strokes, development.framing, original, picture),
+      (developed) => pushable(developed, jpegQuality),
     );
     return handOver(copyOf(held.picture));
   },

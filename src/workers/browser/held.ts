@@ -1,5 +1,5 @@
 import { keepMap } from '@/core/amplify/protect';
-import { pushable, pushedRows, rowsOf, type Pushable } from '@/core/amplify/pushed';
+import { pushable, pushableLike, pushedRows, rowsOf, type Pushable } from '@/core/amplify/pushed';
 import { reachMap } from '@/core/amplify/reach';
 import { blocksOf, sampledBlocks, type Blocks } from '@/core/picture/blocks';
 import { colourGrid, type ColourGrid } from '@/core/picture/colour-grid';
@@ -56,8 +56,12 @@ export interface Held {
   half: () => Held;
 }
 
-/** `like` is the same picture at another size, made ready to be pushed. */
-export function hold(picture: Picture, framed: Held['framed'], like?: () => Pushable): Held {
+/** `ready` makes the picture ready to be pushed. */
+export function hold(
+  picture: Picture,
+  framed: Held['framed'],
+  ready: (picture: Picture) => Pushable = pushable,
+): Held {
   const blocks = once((): Blocks => blocksOf(picture));
   const hundredths = once(() => hundredthsOf(picture));
   const plain = once(() => sightOf(picture, hundredths()));
@@ -67,8 +71,8 @@ export function hold(picture: Picture, framed: Held['framed'], like?: () => Push
     return squinted === picture ? plain() : sightOf(squinted);
   });
   const grid = once(() => colourGrid(picture, blocks(), FOCUS_CELLS));
-  const ready = once(() => pushable(picture, like?.()));
-  const rows = once(() => rowsOf(ready()));
+  const subject = once(() => ready(picture));
+  const rows = once(() => rowsOf(subject()));
 
   const keep = keyed(
     ({ kept, parts, only, values, corrections }: PushAsked) =>
@@ -91,7 +95,7 @@ export function hold(picture: Picture, framed: Held['framed'], like?: () => Push
     (asked: PushAsked): Picture => ({
       width: picture.width,
       height: picture.height,
-      data: pushedRows(ready(), rows(), asked.push, keep(asked)),
+      data: pushedRows(subject(), rows(), asked.push, keep(asked)),
     }),
   );
   return {
@@ -100,7 +104,7 @@ export function hold(picture: Picture, framed: Held['framed'], like?: () => Push
     plain,
     through,
     grid,
-    pushable: ready,
+    pushable: subject,
     pushed,
     focus: once(() => readFocus(grid())),
     masses: last((radius: number) => {
@@ -108,6 +112,6 @@ export function hold(picture: Picture, framed: Held['framed'], like?: () => Push
       const masses = massesOf(colourGrid(squinted, sampledBlocks(squinted), MASS_CELLS));
       return { masses, borders: bordersOf(masses) };
     }),
-    half: once(() => hold(halved(blocks()), framed, ready)),
+    half: once(() => hold(halved(blocks()), framed, (small) => pushableLike(small, subject()))),
   };
 }

@@ -1,3 +1,4 @@
+import { pushable } from '@/core/amplify/pushed';
 import { bytesFromOklab } from '@/core/colour/hex';
 import { oklabFromOklch } from '@/core/colour/oklab';
 import type { Picture } from '@/core/picture/picture';
@@ -50,7 +51,17 @@ describe('what the Desk’s worker says of hidden colours', () => {
   });
 
   it('guards and proves', () => {
-    expect(desk.readGuards(SPREAD, 40).warnings).toContain('lossy');
+    expect(desk.readGuards(SPREAD).warnings).not.toContain('lossy');
+    const rough = hold(
+      fog,
+      (strokes) => [...strokes],
+      (picture) => pushable(picture, 40),
+    );
+    const { warnings } = hiddenCalls(
+      () => rough,
+      (picture) => picture,
+    ).readGuards(SPREAD);
+    expect(warnings).toContain('lossy');
     expect(desk.readValueLock(SPREAD).mean).toBeLessThan(0.5);
     const [before] = pixel(desk.pushedGreys(SPREAD), 230, 100);
     const [after] = pixel(desk.pushedGreys(asking({})), 230, 100);

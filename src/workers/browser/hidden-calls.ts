@@ -37,8 +37,8 @@ export function hiddenCalls(held: () => Held, handOver: (picture: Picture) => Pi
       return { cast, colours };
     },
 
-    readGuards: (asked: PushAsked, quality: number | null): GuardReading =>
-      readGuards(held().pushable(), held().pushed(asked), quality),
+    readGuards: (asked: PushAsked): GuardReading =>
+      readGuards(held().pushable(), held().pushed(asked)),
 
     /** By how much the greys of both pictures differ. */
     readValueLock: (asked: PushAsked): ValueLock =>

@@ -1,6 +1,6 @@
 import type { MessagePort } from 'node:worker_threads';
 import { keepMap } from '@/core/amplify/protect';
-import { pushable, pushedRows, rowsOf } from '@/core/amplify/pushed';
+import { pushable, pushableLike, pushedRows, rowsOf } from '@/core/amplify/pushed';
 import { reachMap } from '@/core/amplify/reach';
 import { develop, type Development } from '@/core/picture/develop';
 import type { Picture } from '@/core/picture/picture';
@@ -26,7 +26,7 @@ const TILE = 128;
 export function pushJob({ original, working, development, asked, port }: PushJob): Picture {
   const picture = develop(original, development);
   const small = develop(working, development);
-  const subject = pushable(picture, pushable(small));
+  const subject = pushableLike(picture, pushable(small));
   const { width, height } = picture;
   const strokes = framedStrokes(asked.parts, development.framing, original, picture);
   const reach = reachMap(asked.only, sightOf(squint(small, asked.values.squint)), {

@@ -6,7 +6,6 @@ import { Choice } from '@/ui/choice';
 import { Slider } from '@/ui/slider';
 import { percent } from '@/ui/words';
 import { useDesk, useDeskStore, useDocument } from '../../desk-store';
-import { usePictureFacts } from '../../facts';
 import { usePushAsked } from '../../push-asked';
 import { useMeasured } from '../../use-drawn';
 import { Finding, Section } from '../panel-parts';
@@ -62,14 +61,13 @@ export function PushQuest() {
 /** What the push has done, in sentences: warnings first, then the proof that values are held. */
 function Guards() {
   const asked = usePushAsked();
-  const { quality } = usePictureFacts();
   const sliding = useDesk((state) => state.sliding);
   const key = JSON.stringify(asked);
   // While a hand moves, only the picture follows.
   const reading = useMeasured(sliding ? 'moving' : key, async (desk) =>
     sliding
       ? null
-      : { guards: await desk.readGuards(asked, quality), lock: await desk.readValueLock(asked) },
+      : { guards: await desk.readGuards(asked), lock: await desk.readValueLock(asked) },
   );
   if (!reading) return <Finding>Weighing what the push does …</Finding>;
   const { guards, lock } = reading;
