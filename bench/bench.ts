@@ -104,7 +104,11 @@ const operations: [string, () => unknown][] = [
     'a slider moves: spread about the cast around each place',
     () => pushedRows(ready, rowsWhole, LOCAL),
   ],
-  ['a slider moves: the same at half the size', () => pushedRows(half, rowsHalf, LOCAL)],
+  ['a slider moves: spread 0.5 at half the size', () => pushedRows(half, rowsHalf, SPREAD)],
+  [
+    'a slider moves: about the cast around each place, at half',
+    () => pushedRows(half, rowsHalf, LOCAL),
+  ],
   ['palette: 8 colours', () => extractPalette(working, { count: 8 })],
   ['palette: 16 colours', () => extractPalette(working, { count: 16 })],
   [

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { ciede2000 } from '../colour/ciede2000';
 import { labFromOklab } from '../colour/cielab';
 import { bytesFromOklab, oklabFromBytes, type Bytes } from '../colour/hex';
-import { oklabFromOklch, type Oklab } from '../colour/oklab';
+import { oklabFromOklch, oklabFromRgb, type Oklab } from '../colour/oklab';
 import type { Picture } from '../picture/picture';
 import { randomFrom } from '../seeded';
 import { paintedBy } from '../testing';
@@ -141,6 +141,27 @@ describe('pushing quiet colours', () => {
     expect(warm.b).toBeGreaterThan(0.05);
     expect(chroma({ ...cast, b: cast.b - colourAt(picture, 20 * 60 + 30).b })).toBeLessThan(0.03);
     expect(cool.b).toBeLessThan(-0.02);
+  });
+
+  it('keeps each colour on its side of the cast where sRGB has room', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 6.28, noNaN: true }),
+        fc.double({ min: 0.002, max: 0.012, noNaN: true }),
+        anyStrength,
+        (angle, away, spread) => {
+          const cast = [0.004, 0.01] as const;
+          const [a, b] = [cast[0] + away * Math.cos(angle), cast[1] + away * Math.sin(angle)];
+          const out = new Float64Array(3);
+          pusher(only({ spread }))(0.65, 0.65, a, b, cast[0], cast[1], out, 0);
+          const after = oklabFromRgb({ r: out[0] / 255, g: out[1] / 255, b: out[2] / 255 });
+          const side = Math.atan2(after.b - cast[1], after.a - cast[0]);
+          expect(turned((side * 180) / Math.PI, (angle * 180) / Math.PI)).toBeLessThan(6);
+          expect(Math.hypot(after.a - cast[0], after.b - cast[1])).toBeGreaterThan(0.99 * away);
+        },
+      ),
+      { numRuns: 100 },
+    );
   });
 
   it('spreads about the cast around each place, if asked: two fogs in one picture both open', () => {

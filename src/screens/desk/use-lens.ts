@@ -48,15 +48,13 @@ export function useLens(): { lens: HTMLCanvasElement | null; lines: readonly Dra
   const { craft, build, fitLook, takeFrom, sight } = useDesk((state) => state.view);
   const asked = usePushAsked();
   const askedKey = JSON.stringify(asked);
-  // A local cast is too slow to follow a hand at full size.
-  const isQuick = quick && asked.push.cast === 'local';
   const inHidden = step === 'hidden' && (sight === 'pushed' || sight === 'map') ? sight : null;
   const hiddenKeys = {
-    pushed: `pushed ${askedKey} ${isQuick}`,
+    pushed: `pushed ${askedKey} ${quick}`,
     map: `map ${askedKey} ${settings.wheel}`,
   };
   const hidden = useDrawn(inHidden && hiddenKeys[inHidden], (desk) =>
-    inHidden === 'map' ? desk.hiddenMap(asked, settings.wheel) : desk.pushed(asked, isQuick),
+    inHidden === 'map' ? desk.hiddenMap(asked, settings.wheel) : desk.pushed(asked, quick),
   );
 
   const limited = useDesk((state) => state.limited);

@@ -28,7 +28,7 @@ export function hiddenCalls(held: () => Held, handOver: (picture: Picture) => Pi
   };
 
   return {
-    /** `quick` is for following a hand: a local cast at half the size. */
+    /** `quick` is for following a hand: at half the size. */
     pushed: (asked: PushAsked, quick: boolean): Picture =>
       copy((quick ? held().half() : held()).pushed(asked)),
 

@@ -13,10 +13,9 @@ export function TwoPictures({ greys }: { greys: boolean }) {
   const asked = usePushAsked();
   const sliding = useDesk((state) => state.sliding);
   const focus = useDesk((state) => state.hovered ?? state.pinned);
-  const isQuick = sliding && asked.push.cast === 'local';
   const key = JSON.stringify(asked);
-  const pushed = useDrawn(greys ? null : `pushed ${key} ${isQuick}`, (desk) =>
-    desk.pushed(asked, isQuick),
+  const pushed = useDrawn(greys ? null : `pushed ${key} ${sliding}`, (desk) =>
+    desk.pushed(asked, sliding),
   );
   const before = useDrawn(greys ? 'greys' : null, (desk) => desk.greys());
   const after = useDrawn(greys ? `greys ${key}` : null, (desk) => desk.pushedGreys(asked));
