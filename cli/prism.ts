@@ -1,7 +1,9 @@
 import { readFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
+import { FORMATS } from '../src/core/formats/formats';
 import { LEANS } from '../src/core/palette/lean';
 import { amplify, hiddenReport, WAY_NAMES } from './amplify';
+import { convert, ConvertError } from './convert';
 import { measureReport, paletteReport } from './reports';
 
 const HELP = `prism: Bold Prism's measures on the command line
@@ -13,6 +15,8 @@ const HELP = `prism: Bold Prism's measures on the command line
   prism amplify PICTURE --way WAY --out FILE
                                          the picture at its own size with its quiet colours pushed, as PNG;
                                          WAY: ${WAY_NAMES.join(', ')}; --strength S from 0 to 1 (0.5)
+  prism convert IN OUT                   a swatch library from one format to another, by the endings or --from
+                                         and --to: ${FORMATS.map(({ id }) => id).join(', ')}; what is lost goes to standard error
 
 PICTURE is a JPEG, PNG, WebP, AVIF, TIFF or GIF file. Exit code 2: a call or a file that can't be read.`;
 
@@ -24,7 +28,10 @@ type Values = ReturnType<typeof parse>['values'];
 /** What each command takes besides its picture, and what it answers. */
 const COMMANDS: Record<
   string,
-  { takes: (keyof Values)[]; run: (bytes: Uint8Array, values: Values) => Promise<unknown> }
+  {
+    takes: (keyof Values)[];
+    run: (bytes: Uint8Array, values: Values, files: string[]) => Promise<unknown>;
+  }
 > = {
   measure: {
     takes: ['zones'],
@@ -36,6 +43,14 @@ const COMMANDS: Record<
     run: (bytes, { count, lean = 'balanced' }) => {
       if (count === undefined) throw new BadCall('palette needs --count K');
       return paletteReport(bytes, whole('--count', count, 2, 16), oneOf('--lean', LEANS, lean));
+    },
+  },
+  convert: {
+    takes: ['from', 'to'],
+    run: async (bytes, { from, to }, [inFile, outFile]) => {
+      const { lost, ...done } = await convert(bytes, inFile, outFile, { from, to });
+      if (lost.length > 0) console.error(`lost on the way: ${lost.join(', ')}`);
+      return done;
     },
   },
   hidden: { takes: [], run: (bytes) => hiddenReport(bytes) },
@@ -60,13 +75,17 @@ async function main(): Promise<unknown> {
   const command = verb && Object.hasOwn(COMMANDS, verb) ? COMMANDS[verb] : undefined;
   if (!command)
     throw new BadCall(`${verb ? `no such command: ${verb}` : 'no command'}; see prism --help`);
-  if (!file || more.length > 0) throw new BadCall(`${verb} takes one picture; see prism --help`);
+  const files = verb === 'convert' ? 2 : 1;
+  if (!file || more.length !== files - 1)
+    throw new BadCall(
+      `${verb} takes ${files === 2 ? 'a file to read and one to write' : 'one picture'}; see prism --help`,
+    );
   for (const name of Object.keys(values) as (keyof Values)[])
     if (!command.takes.includes(name)) {
       const owners = Object.keys(COMMANDS).filter((one) => COMMANDS[one].takes.includes(name));
       throw new BadCall(`--${name} goes with ${owners.join(', ')}`);
     }
-  return command.run(await read(file), values);
+  return command.run(await read(file), values, positionals.slice(1));
 }
 
 function parse() {
@@ -80,6 +99,8 @@ function parse() {
         way: { type: 'string' },
         strength: { type: 'string' },
         out: { type: 'string' },
+        from: { type: 'string' },
+        to: { type: 'string' },
         help: { type: 'boolean', short: 'h' },
       },
     });
@@ -116,6 +137,7 @@ try {
   // Both a bad call and a refused picture are the caller's to mend; anything else is ours.
   const known =
     error instanceof BadCall ||
+    error instanceof ConvertError ||
     (error instanceof Error && error.name === 'ServiceError') ||
     error instanceof RangeError ||
     (error instanceof Error && 'code' in error && 'syscall' in error);

@@ -1,5 +1,5 @@
 import { bytesFromOklab, oklabFromBytes } from '../colour/hex';
-import { FormatError, type FileSwatch, type LibraryFormat } from './library-file';
+import { FormatError, oneLine, type FileSwatch, type LibraryFormat } from './library-file';
 
 const MAGIC = 'GIMP Palette';
 const COLUMNS = 8;
@@ -62,9 +62,4 @@ function readColour(line: string, number: number): FileSwatch {
     share: null,
     provenance: null,
   };
-}
-
-/** A line break in a name would break the file. */
-function oneLine(text: string): string {
-  return text.replace(/\s+/g, ' ').trim();
 }

@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import type { Oklab } from '../colour/oklab';
 
 /** Where a swatch was taken from. Place in fractions of the original picture, radius a share of its diagonal. */
@@ -75,4 +76,30 @@ export class FormatError extends Error {
 /** What a format loses of a library: everything it does not hold. */
 export function loses(format: LibraryFormat): Holding[] {
   return ALL_HOLDINGS.filter((holding) => !format.holds.includes(holding));
+}
+
+/** The most swatches that a file may hold. */
+export const MOST_SWATCHES = 5000;
+
+const finite = z.number();
+
+/** What of a swatch our own formats keep besides its name, note and colour. */
+export const swatchPartsSchema = z.object({
+  share: z.number().min(0).max(1).nullable().default(null),
+  provenance: z
+    .object({
+      studyId: z.string().nullable(),
+      studyTitle: z.string(),
+      pictureHash: z.string().nullable(),
+      x: finite,
+      y: finite,
+      radius: finite.min(0),
+    })
+    .nullable()
+    .default(null),
+});
+
+/** A line break in a name would break a file of lines. */
+export function oneLine(text: string): string {
+  return text.replace(/\s+/g, ' ').trim();
 }

@@ -92,7 +92,8 @@ export function Drawers({ libraries }: { libraries: LibraryCard[] }) {
               <Link href="/" className="underline">
                 Wall
               </Link>{' '}
-              and save its palette, or drop a library file here: .prism.json or .gpl.
+              and save its palette, or drop a library file here: .prism.json, .gpl, .tokens.json,
+              .css, or any text with colours in it.
             </p>
           </section>
         ) : shown.length === 0 ? (

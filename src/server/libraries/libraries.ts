@@ -142,7 +142,7 @@ export async function bringInLibrary(
   const format = formatOf(fileName, text);
   if (!format)
     throw badFile(
-      'Neither its name nor its first line says which format this is. Bring in a .prism.json or .gpl file.',
+      'Neither its name nor what is in it says which format this is. Bring in a .prism.json, .gpl, .tokens.json or .css file, or a text with colours in it.',
     );
   let file: LibraryFile;
   try {
@@ -154,7 +154,7 @@ export async function bringInLibrary(
   }
   if (file.swatches.length === 0) throw badFile('There are no colours in this file.');
   const content = libraryContentSchema.parse({
-    name: file.name.trim() || fileName.replace(/(\.prism)?\.[a-z]+$/i, '') || 'Brought in',
+    name: file.name.trim() || fileName.replace(/(\.prism|\.tokens)?\.[a-z]+$/i, '') || 'Brought in',
     note: file.note,
     tags: file.tags,
     swatches: file.swatches.map((entry) => ({

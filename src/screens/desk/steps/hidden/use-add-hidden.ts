@@ -41,7 +41,7 @@ export function useAddHidden(palette: PaletteActions) {
     if (palette.change((document) => addSwatches(document, swatches)))
       store.getState().set({
         selected: swatches[0].id,
-        chosen: swatches.slice(1).length > 0 ? swatches.map(({ id }) => id) : [],
+        chosen: swatches.length > 1 ? swatches.map(({ id }) => id) : [],
       });
   };
 }

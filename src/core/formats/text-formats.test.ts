@@ -1,0 +1,283 @@
+import fc from 'fast-check';
+import { bytesFromOklab, hexFromOklab, oklabFromHex } from '../colour/hex';
+import type { Oklab } from '../colour/oklab';
+import { anySrgb } from '../testing';
+import { coloursIn } from './colour-text';
+import { cssProperties } from './css-properties';
+import { designTokens } from './design-tokens';
+import { FORMATS, formatOf } from './formats';
+import { hexList } from './hex-list';
+import { FormatError, loses, oneLine, type LibraryFile } from './library-file';
+
+/** Names in any script, with quotes, tabs, emoji and what ends comments, up to 200 characters. */
+const anyName = fc.oneof(
+  fc.string({ unit: 'grapheme', maxLength: 60 }),
+  fc.constantFrom(
+    'قرمز تیره',
+    '灯りの色',
+    '🌧️ wet “slate”',
+    'a\ttab',
+    '*/ body { }',
+    '"quoted"',
+    '#fff',
+    '12',
+    '--',
+    'x'.repeat(200),
+  ),
+);
+const anyLibrary: fc.Arbitrary<LibraryFile> = fc.record({
+  name: anyName,
+  note: fc.string({ unit: 'grapheme', maxLength: 80 }),
+  tags: fc.array(fc.string({ maxLength: 12 }), { maxLength: 4 }),
+  swatches: fc.array(
+    fc.record({
+      name: anyName,
+      note: fc.string({ maxLength: 40 }),
+      colour: anySrgb,
+      share: fc.option(fc.double({ min: 0, max: 1, noNaN: true })),
+      provenance: fc.constant(null),
+    }),
+    { minLength: 1, maxLength: 12 },
+  ),
+});
+const plain = (library: LibraryFile): LibraryFile => JSON.parse(JSON.stringify(library));
+const hexes = (colours: readonly { colour: Oklab }[]) =>
+  colours.map(({ colour }) => hexFromOklab(colour));
+
+describe('design tokens', () => {
+  it('hold everything, to the last digit', () => {
+    fc.assert(
+      fc.property(anyLibrary, (library) => {
+        expect(designTokens.read(designTokens.write(library))).toEqual(plain(library));
+      }),
+    );
+    expect(loses(designTokens)).toEqual([]);
+  });
+
+  it('are read from other programs: groups, types above, hex, spaces, references', () => {
+    const { name, swatches } = designTokens.read(`{
+      "palette": {
+        "$type": "color",
+        "wet": { "slate": { "$value": "#0c2238" } },
+        "lamp": { "$value": { "colorSpace": "srgb", "components": [1, 0.6, "none"], "alpha": 0.5 } },
+        "again": { "$value": "{palette.wet.slate}", "$description": "the same" }
+      },
+      "gap": { "$type": "dimension", "$value": { "value": 4, "unit": "px" } },
+      "fog": { "$type": "color", "$value": { "colorSpace": "oklch", "components": [0.7, 0.02, 60] } }
+    }`);
+    expect(name).toBe('');
+    expect(swatches.map((swatch) => swatch.name)).toEqual([
+      'palette wet slate',
+      'palette lamp',
+      'palette again',
+      'fog',
+    ]);
+    expect(hexes(swatches).slice(0, 3)).toEqual(['#0c2238', '#ff9900', '#0c2238']);
+    expect(swatches[2].note).toBe('the same');
+  });
+
+  it.each([
+    ['[1]', 1],
+    ['{\n"a": { "$type": "color",\n "$value": "blueish" } }', 3],
+    ['{"a": {"$type": "color", "$value": "{b.c}"}}', 1],
+    ['{"a": {"$type": "color",\n"$value": "{a}"}}', 2],
+    ['{"a": {"$type": "color", "$value": {"colorSpace": "cmyk", "components": [1, 1, 1]}}}', 1],
+    ['{"a": {"$type": "color", "$value": {"colorSpace": "oklab", "components": [9, 1, 1]}}}', 1],
+    ['{"a": {"$type": "color", "$value": {"colorSpace": "oklab", "components": [1, 1]}}}', 1],
+    ['{"a": {"$type": "number", "$value": 3}}', 1],
+    [`${'{"a":'.repeat(60)}{"$type":"color","$value":"#fff"}${'}'.repeat(60)}`, 1],
+    ['{"a": ', 1],
+  ])('refuse %s with its line', (text, line) => {
+    expect(() => designTokens.read(text)).toThrow(
+      expect.objectContaining({ name: 'FormatError', line }),
+    );
+  });
+});
+
+describe('CSS properties', () => {
+  it('hold the name, swatch names and exact colours', () => {
+    fc.assert(
+      fc.property(anyLibrary, (library) => {
+        const read = cssProperties.read(cssProperties.write(library));
+        expect(read.name).toBe(library.name);
+        expect(read.swatches.map(({ name, colour }) => ({ name, colour }))).toEqual(
+          plain(library).swatches.map(({ name, colour }) => ({ name, colour })),
+        );
+      }),
+    );
+  });
+
+  it('never let a name out of its comment', () => {
+    const colour = oklabFromHex('#123456') as Oklab;
+    const swatch = {
+      name: '*/ } body { x: url(y) } /*',
+      note: '',
+      colour,
+      share: null,
+      provenance: null,
+    };
+    const text = cssProperties.write({ name: '*/', note: '', tags: [], swatches: [swatch] });
+    expect(text.match(/\*\//g)).toHaveLength(2);
+    expect(text.split('\n')[2]).toMatch(/^ {2}--body-x-url-y: oklab\(/);
+  });
+
+  it('are read from any style sheet, whatever else is in it', () => {
+    const { swatches } = cssProperties.read(
+      ':root { --ink: #123; --gap: 4px;\n--wall-light: rgb(200 20% 30 / 50%); --none: none } a { color: red }\n.x{--fog:hsl(210, 20%, 60%)}',
+    );
+    expect(swatches.map((swatch) => swatch.name)).toEqual(['ink', 'wall light', 'fog']);
+    expect(hexes(swatches)).toEqual(['#112233', '#c8331e', '#8599ad']);
+    expect(() => cssProperties.read('a { color: red }')).toThrow(FormatError);
+  });
+});
+
+describe('a hex list', () => {
+  it('holds swatch names on one line and 8-bit colours', () => {
+    const named = fc.string({ unit: fc.constantFrom(...'abc dé 灯'), maxLength: 30 });
+    fc.assert(
+      fc.property(fc.array(fc.tuple(named, anySrgb), { minLength: 1, maxLength: 9 }), (pairs) => {
+        const swatches = pairs.map(([name, colour]) => ({
+          name,
+          note: '',
+          colour,
+          share: null,
+          provenance: null,
+        }));
+        const read = hexList.read(hexList.write({ name: '', note: '', tags: [], swatches }));
+        expect(read.swatches.map((swatch) => swatch.name)).toEqual(
+          pairs.map(([name]) => oneLine(name)),
+        );
+        expect(read.swatches.map(({ colour }) => bytesFromOklab(colour))).toEqual(
+          pairs.map(([, colour]) => bytesFromOklab(colour)),
+        );
+      }),
+    );
+  });
+
+  it('is read from any text with colours in it', () => {
+    const { swatches } = hexList.read(
+      'For the sky #a9b7c6, for the wall: #E8D9C2 and rgb(10, 20, 30)\r\nlamp = #f0a94c;\n- fog: oklch(70% 0.02 60deg)\nno colour here #12345\n',
+    );
+    expect(hexes(swatches)).toEqual([
+      '#a9b7c6',
+      '#e8d9c2',
+      '#0a141e',
+      '#f0a94c',
+      expect.any(String),
+    ]);
+    expect(swatches.map(({ name }) => name)).toEqual([
+      'for the wall',
+      'and rgb'.slice(0, 3),
+      '',
+      'lamp',
+      'fog',
+    ]);
+    expect(() => hexList.read('nothing')).toThrow(/no colour/);
+  });
+});
+
+describe('colours in a text', () => {
+  it.each([
+    ['#FFF', '#ffffff'],
+    ['#0f08', '#00ff00'],
+    ['#11223344', '#112233'],
+    ['rgb(255 0 0)', '#ff0000'],
+    ['rgba(0, 128, 255, .5)', '#0080ff'],
+    ['rgb(100% 60% 0%)', '#ff9900'],
+    ['hsl(120deg 100% 20%)', '#006600'],
+    ['hsl(-120, 100%, 50%)', '#0000ff'],
+    ['oklab(62.8% 0.225 0.126)', '#ff0000'],
+    ['oklch(none none none)', '#000000'],
+  ])('%s is %s', (text, hex) => {
+    expect(hexes(coloursIn(text))).toEqual([hex]);
+  });
+
+  it('are not what only looks like them', () => {
+    for (const text of [
+      '#12',
+      '#12345',
+      '#ggg',
+      'rgb(1, 2)',
+      'rgb()',
+      '#1234567',
+      'a#fffz',
+      'oklch(x y z)',
+    ])
+      expect(coloursIn(text)).toEqual([]);
+  });
+});
+
+describe('every format', () => {
+  it('ends with a right result or a plain refusal, whatever it is given', () => {
+    const scraps = fc.string({
+      unit: fc.constantFrom(
+        ...'{}[]":,#-_/*;()<> \n\t\r\u0000\uFEFF',
+        '$value',
+        '$type',
+        'color',
+        '#fff',
+        '--a',
+        'rgb(',
+        'GIMP Palette',
+        '9e999',
+        '🌧',
+        'oklab(1 2 3)',
+      ),
+      maxLength: 60,
+    });
+    fc.assert(
+      fc.property(scraps, fc.constantFrom(...FORMATS), (text, format) => {
+        try {
+          for (const { colour } of format.read(text).swatches)
+            for (const part of [colour.L, colour.a, colour.b])
+              expect(Number.isFinite(part)).toBe(true);
+        } catch (error) {
+          expect(error).toBeInstanceOf(FormatError);
+        }
+      }),
+      { numRuns: 600 },
+    );
+  });
+
+  it('reads what is very long or very deep in bounded time', () => {
+    const begun = performance.now();
+    for (const text of [
+      '#'.repeat(500_000),
+      'rgb('.repeat(200_000),
+      '--a:'.repeat(200_000),
+      '/*'.repeat(200_000),
+      '{"a":'.repeat(20_000),
+      '['.repeat(20_000),
+    ])
+      for (const format of FORMATS) {
+        try {
+          format.read(text);
+        } catch (error) {
+          if (!(error instanceof FormatError)) throw error;
+        }
+      }
+    expect(performance.now() - begun).toBeLessThan(20_000);
+  });
+
+  it('is known by its name, or by what is in it', () => {
+    const library: LibraryFile = {
+      name: 'n',
+      note: '',
+      tags: [],
+      swatches: [
+        {
+          name: 's',
+          note: '',
+          colour: oklabFromHex('#123456') as Oklab,
+          share: null,
+          provenance: null,
+        },
+      ],
+    };
+    for (const format of FORMATS)
+      expect(formatOf(`a.${format.extension}`, format.write(library))).toBe(format);
+    expect(formatOf('a', designTokens.write(library))).toBe(designTokens);
+    expect(formatOf('a.md', 'the wall is #e8d9c2')).toBe(hexList);
+    expect(formatOf('a.md', 'the wall is white')).toBeNull();
+  });
+});
