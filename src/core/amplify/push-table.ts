@@ -1,12 +1,12 @@
 import type { Pusher } from './push';
 
 /** Nodes along the grey's lightness, and along a and b. */
-const GREYS = 33;
-const SIDES = 91;
+const GREYS = 41;
+const SIDES = 121;
 /** a and b reach this far to either side of grey: all of sRGB. */
 const MOST = 0.33;
 /** How much denser nodes stand about grey than at the ends. */
-const CROWDED = 2.4;
+const CROWDED = 2.3;
 
 const NODES = GREYS * SIDES * SIDES;
 const STEP_GREY = SIDES * SIDES;
