@@ -1,5 +1,6 @@
 'use client';
 
+import { useState } from 'react';
 import { CASTS, WAYS, type Way } from '@/core/amplify/push';
 import { withPush } from '@/study/hidden-edits';
 import { Choice } from '@/ui/choice';
@@ -25,7 +26,10 @@ export function PushQuest() {
   const { change, slide } = useDeskStore().getState();
   return (
     <>
-      <Guards />
+      {/* Room for some warnings, so that the sliders stay under the hand. */}
+      <div className="min-h-40">
+        <Guards />
+      </div>
       <div className="mb-3">
         {[...WAYS].reverse().map((way) => (
           <Slider
@@ -62,13 +66,13 @@ export function PushQuest() {
 function Guards() {
   const asked = usePushAsked();
   const sliding = useDesk((state) => state.sliding);
-  const key = JSON.stringify(asked);
-  // While a hand moves, only the picture follows.
-  const reading = useMeasured(sliding ? 'moving' : key, async (desk) =>
-    sliding
-      ? null
-      : { guards: await desk.readGuards(asked), lock: await desk.readValueLock(asked) },
-  );
+  // While a hand moves, only the picture follows: what is said here stays as it was, and where it was.
+  const [rested, setRested] = useState(asked);
+  if (!sliding && rested !== asked) setRested(asked);
+  const reading = useMeasured(JSON.stringify(rested), async (desk) => ({
+    guards: await desk.readGuards(rested),
+    lock: await desk.readValueLock(rested),
+  }));
   if (!reading) return <Finding>Weighing what the push does …</Finding>;
   const { guards, lock } = reading;
   const [gravest, ...others] = guards.warnings;
