@@ -37,7 +37,7 @@ const ownSwatch = swatchPartsSchema.extend({ name: z.string().max(200) });
  */
 export const designTokens: LibraryFormat = {
   id: 'tokens',
-  title: 'Design tokens',
+  title: 'design tokens',
   extension: 'tokens.json',
   mediaType: 'application/json',
   holds: ALL_HOLDINGS,

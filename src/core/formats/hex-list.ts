@@ -14,7 +14,7 @@ import {
  */
 export const hexList: LibraryFormat = {
   id: 'hex',
-  title: 'Hex list',
+  title: 'hex list',
   extension: 'txt',
   mediaType: 'text/plain',
   holds: ['swatch names', '8-bit colour'],
