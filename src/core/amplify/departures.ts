@@ -58,7 +58,6 @@ export function departuresOf(ground: Ground): Departure[] {
   regions.forEach(({ cells }, i) => cells.forEach((c) => (map[c] = i)));
   return regions.filter((one) => {
     if (one.cells.length < LEAST_SHARE * seen) return false;
-    if (Math.hypot(one.a, one.b) > HIDDEN_BELOW) return false;
     if (Math.hypot(...one.away) < one.needed) return false;
     return !couldFade(one, cast, fades) || hasRim(ground, one, map);
   });
@@ -85,7 +84,10 @@ function joined({ grid, cast }: Ground, leans: readonly Lean[], of: Int32Array):
     while (parent[i] !== i) i = parent[i] = parent[parent[i]];
     return i;
   };
-  const departs = leans.map(({ a, b }) => Math.hypot(a - cast[0], b - cast[1]) >= RIM);
+  // What is loud itself is left out here, lest a mean of loud and quiet pass for a quiet colour that is nowhere.
+  const departs = leans.map(
+    ({ a, b }) => Math.hypot(a - cast[0], b - cast[1]) >= RIM && Math.hypot(a, b) <= HIDDEN_BELOW,
+  );
   const awayOf = (i: number) =>
     [sums[i].a / sums[i].n - cast[0], sums[i].b / sums[i].n - cast[1]] as const;
   const touching = pairsOf(of, grid.width)

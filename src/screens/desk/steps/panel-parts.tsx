@@ -3,9 +3,12 @@ import type { ReactNode } from 'react';
 import type { Focus } from '../desk-store';
 import { Pointing } from './pointing';
 
+/** A sentence whose figures keep their per cent sign on their line. */
+export const held = (words: string) => words.replaceAll(' %', '\u00a0%');
+
 /** What a panel found, in a sentence: it comes first, and leads to the part of the picture it speaks of most. */
 export function Finding({ children, focus }: { children: ReactNode; focus?: Focus | null }) {
-  const words = typeof children === 'string' ? children.replaceAll(' %', '\u00a0%') : children;
+  const words = typeof children === 'string' ? held(children) : children;
   return (
     <p className="mb-3 font-serif text-[21px] leading-[1.18] text-pretty" data-testid="finding">
       {focus ? <Pointing focus={focus}>{words}</Pointing> : words}

@@ -1,9 +1,11 @@
+import { PAINTERS_WHEEL } from '@/core/colour/wheel';
 import { GUARDS } from '@/core/amplify/guards';
 import type { HiddenColour } from '@/core/amplify/hidden';
 import { NO_PUSH } from '@/core/amplify/push';
 import { PLAIN_HIDDEN } from '@/contracts/hidden';
 import {
   calmSentence,
+  departureSentence,
   foundSentence,
   guardSentence,
   lockSentence,
@@ -48,7 +50,17 @@ describe('what is said of hidden colours', () => {
     expect(new Set(sentences).size).toBe(GUARDS.length);
     expect(sentences.join(' ')).toContain('40 % of the picture is strong or vivid now');
     expect(sentences.join(' ')).toContain('0.012 in a and b');
-    expect(calmSentence(reading)).toContain('3 % stays neutral, of 70 %');
+    expect(calmSentence(reading)).toBe(
+      '3 % stays neutral, where it was 70 %; 40 % is strong or vivid.',
+    );
+  });
+
+  it('holds a guessed family against the departure, not the grey', () => {
+    const said = (guessed: string) =>
+      departureSentence(PAINTERS_WHEEL.families.indexOf(guessed), 'red', PAINTERS_WHEEL);
+    expect(said('red')).toBe('Against its surroundings it is red, as you said.');
+    expect(said('violet')).toBe('Against its surroundings it is red; violet is two families off.');
+    expect(said('red-orange')).toContain('one family off');
   });
 
   it('proves the value lock', () => {
@@ -73,6 +85,10 @@ describe('what is said of hidden colours', () => {
     };
     expect(protectSentence(more)).toBe(
       'Red-orange and orange stay as they are; only zone 2 is pushed.',
+    );
+    const part = { id: 'p', tool: 'brush' as const, radius: 0.02, points: [{ x: 0, y: 0 }] };
+    expect(protectSentence({ ...more, only: { kind: 'all' }, parts: [part] })).toBe(
+      'Red-orange, orange and one drawn part stay as they are.',
     );
   });
 });

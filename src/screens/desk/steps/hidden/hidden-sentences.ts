@@ -1,7 +1,8 @@
 import type { GuardReading, Guard } from '@/core/amplify/guards';
+import type { Wheel } from '@/core/colour/wheel';
 import type { HiddenColour } from '@/core/amplify/hidden';
 import type { ValueLock } from '@/core/amplify/value-lock';
-import { percent } from '@/ui/words';
+import { capital, percent, several } from '@/ui/words';
 
 const COUNTS = [
   'No',
@@ -37,6 +38,15 @@ export function sureWord(sureness: number): string {
   return sureness >= 0.68 ? 'likely' : 'faint';
 }
 
+/** How near a guessed family comes to what a place departs to, which a grey's own reading can't say. */
+export function departureSentence(guessed: number, family: string, wheel: Wheel): string {
+  const count = wheel.families.length;
+  const away = Math.abs(guessed - wheel.families.indexOf(family));
+  const off = Math.min(away, count - away);
+  if (off === 0) return `Against its surroundings it is ${family}, as you said.`;
+  return `Against its surroundings it is ${family}; ${wheel.families[guessed]} is ${several(off, 'family', 'families')} off.`;
+}
+
 /** What there is to say against a push, in a sentence each. */
 export function guardSentence(guard: Guard, { before, after, noise, cast }: GuardReading): string {
   switch (guard) {
@@ -45,7 +55,7 @@ export function guardSentence(guard: Guard, { before, after, noise, cast }: Guar
     case 'poison':
       return `${percent(after.poison)} are greens past what foliage does. Keep green as it is, or push less.`;
     case 'no neutrals':
-      return `Only ${percent(after.neutral)} is still neutral, of ${percent(before.neutral)}. Leave some, so that colour has something to stand against.`;
+      return `${capital(percent(after.neutral))} is still neutral, where it was ${percent(before.neutral)}. Leave some, so that colour has something to stand against.`;
     case 'noise':
       return `Noise is high here (${noise.toFixed(3)} in a and b): what is pushed may be the camera’s, not the place’s.`;
     case 'lossy':
@@ -57,7 +67,7 @@ export function guardSentence(guard: Guard, { before, after, noise, cast }: Guar
 
 /** What the push did to the whole, when there is nothing to say against it. */
 export function calmSentence({ before, after }: GuardReading): string {
-  return `${percent(after.neutral)} stays neutral, of ${percent(before.neutral)}; strong or vivid is ${percent(after.shouts)}, of ${percent(before.shouts)}.`;
+  return `${capital(percent(after.neutral))} stays neutral, where it was ${percent(before.neutral)}; ${percent(after.shouts)} is strong or vivid.`;
 }
 
 export function lockSentence({ mean, most }: ValueLock): string {

@@ -5,7 +5,7 @@ import type { HiddenSettings } from '@/contracts/hidden';
 export function protectSentence({ kept, parts, only }: HiddenSettings): string {
   const { families } = wheelOf(kept.wheel);
   const keeps = [
-    ...(kept.families.length > 0 ? [listed(kept.families.map((index) => families[index]))] : []),
+    ...kept.families.map((index) => families[index]),
     ...(parts.length > 0
       ? [parts.length === 1 ? 'one drawn part' : `${parts.length} drawn parts`]
       : []),

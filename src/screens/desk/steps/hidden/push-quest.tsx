@@ -9,7 +9,7 @@ import { percent } from '@/ui/words';
 import { useDesk, useDeskStore, useDocument } from '../../desk-store';
 import { usePushAsked } from '../../push-asked';
 import { useMeasured } from '../../use-drawn';
-import { Finding, Section } from '../panel-parts';
+import { Finding, held, Section } from '../panel-parts';
 import { CarryOut } from './carry-out';
 import { calmSentence, guardSentence, lockSentence } from './hidden-sentences';
 import { Looks } from './looks';
@@ -82,11 +82,11 @@ function Guards() {
       aside={gravest ? `${guards.warnings.length} to mind` : 'nothing to mind'}
     >
       <p className="mb-1 font-serif text-[19px] leading-[1.18] text-pretty" data-testid="finding">
-        {gravest ? guardSentence(gravest, guards) : calmSentence(guards)}
+        {held(gravest ? guardSentence(gravest, guards) : calmSentence(guards))}
       </p>
       {others.map((guard) => (
         <p key={guard} className="border-t py-1 text-[15px] leading-snug">
-          {guardSentence(guard, guards)}
+          {held(guardSentence(guard, guards))}
         </p>
       ))}
       <p className="border-t pt-1 text-sm leading-snug text-soft">{lockSentence(lock)}</p>

@@ -1,8 +1,9 @@
 'use client';
 
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { hexFromOklab } from '@/core/colour/hex';
 import { colourName } from '@/core/colour/name';
+import { wheelOf } from '@/core/colour/wheel';
 import type { HiddenColour } from '@/core/amplify/hidden';
 import { Button } from '@/ui/button';
 import { useSettings } from '@/ui/settings';
@@ -12,6 +13,7 @@ import { Guess } from '../colours/guess';
 import { guessSentence, recordSentence } from '../colours/guess-sentences';
 import { useGuess } from '../colours/use-guessing';
 import { Finding } from '../panel-parts';
+import { departureSentence } from './hidden-sentences';
 
 interface Props {
   studyId: string;
@@ -26,6 +28,7 @@ export function Riddle({ studyId, colour, index, onNext, onClose }: Props) {
   const { look, set } = useDeskStore().getState();
   const { settings } = useSettings();
   const { scores, record, guess, shown, skip } = useGuess(studyId, String(index));
+  const [family, setFamily] = useState<number | null>(null);
 
   // The place alone, in the picture as it is: what is pushed would give it away.
   useEffect(() => {
@@ -38,7 +41,14 @@ export function Riddle({ studyId, colour, index, onNext, onClose }: Props) {
     return (
       <>
         <Finding>What is this? It lies {colour.place}.</Finding>
-        <Guess ready onGuess={(answers) => guess(colour.colour, answers)} onSkip={skip} />
+        <Guess
+          ready
+          onGuess={(answers) => {
+            setFamily(answers.family);
+            guess(colour.colour, answers);
+          }}
+          onSkip={skip}
+        />
         <Button weight="quiet" className="mt-2" onClick={onClose}>
           Back to the list
         </Button>
@@ -59,6 +69,8 @@ export function Riddle({ studyId, colour, index, onNext, onClose }: Props) {
       </p>
       {scores && (
         <p className="mt-2 font-serif text-[17px] leading-tight" role="status">
+          {family !== null &&
+            `${departureSentence(family, colour.family, wheelOf(settings.wheel))} `}
           {guessSentence(scores, settings.scale)}
         </p>
       )}
