@@ -72,4 +72,10 @@ describe('the pictures of the demo, pushed', () => {
       listed.some((one) => /^(violet|blue-violet) across the (upper part|middle)$/.test(one)),
     ).toBe(true);
   });
+
+  it('list nothing that is the mean of a pattern and nowhere in it', async () => {
+    const subject = pushable(await small('enamel-tile.webp', 1600));
+    const { colours } = readHidden(subject, { ...NO_PUSH, spread: 0.5 });
+    for (const { share } of colours) expect(share).toBeLessThan(0.3);
+  });
 });

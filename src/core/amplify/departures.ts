@@ -24,6 +24,8 @@ const FADES = 30;
 const HIDDEN_BELOW = 0.07;
 /** Smaller regions are left out: a share of the picture. */
 const LEAST_SHARE = 0.005;
+/** A region that spreads by more than this share of its departure is many colours, as a pattern is, and not one. */
+const UNEVEN = 0.7;
 /** A cast nearer to grey than this has no hue of its own. */
 const NO_HUE = 0.004;
 /** How much of a departure has to happen across a region's rim, where it could be one hue that fades. */
@@ -59,6 +61,7 @@ export function departuresOf(ground: Ground): Departure[] {
   return regions.filter((one) => {
     if (one.cells.length < LEAST_SHARE * seen) return false;
     if (Math.hypot(...one.away) < one.needed) return false;
+    if (spreadOf(ground, one) > UNEVEN * Math.hypot(...one.away)) return false;
     return !couldFade(one, cast, fades) || hasRim(ground, one, map);
   });
 }
@@ -70,6 +73,13 @@ function withNeed({ noise, cast }: Ground, lean: Lean): Departure {
     away: [lean.a - cast[0], lean.b - cast[1]],
     needed: Math.max(LEAST_DEPARTURE, ERRORS * error),
   };
+}
+
+/** How far the cells of a region lie from its mean in a and b: the root of the mean square. */
+function spreadOf({ even }: Ground, { cells, a, b }: Lean): number {
+  let sum = 0;
+  for (const c of cells) sum += (even[c * 2] - a) ** 2 + (even[c * 2 + 1] - b) ** 2;
+  return Math.sqrt(sum / cells.length);
 }
 
 /** Leans that depart at all, those that touch and depart to one side put together. */
