@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { CASTS, type Push } from '@/core/amplify/push';
 import { WHEEL_IDS } from '@/core/colour/wheel';
-import { MOST_POINTS } from './points';
+import { strokeSchema } from './strokes';
 
 const fraction = z.number().min(0).max(1);
 const idSchema = z.string().min(1).max(40);
@@ -15,18 +15,6 @@ export const pushSchema = z.object({
   spread: fraction,
   cast: z.enum(CASTS),
 }) satisfies z.ZodType<Push>;
-
-/** A part that a hand keeps from being pushed; places and radius are of the original. */
-export const protectedPartSchema = z.object({
-  id: idSchema,
-  tool: z.enum(['brush', 'lasso']),
-  radius: z.number().min(0).max(0.5),
-  points: z
-    .array(z.object({ x: z.number(), y: z.number() }))
-    .min(1)
-    .max(MOST_POINTS),
-});
-export type ProtectedPart = z.infer<typeof protectedPartSchema>;
 
 /** Where may be pushed at all. */
 export const onlySchema = z.discriminatedUnion('kind', [
@@ -56,7 +44,8 @@ export const PLAIN_PUSH: Push = { lift: 0, quiet: 0, spread: 0.5, cast: 'global'
 export const hiddenSchema = z.object({
   push: pushSchema,
   kept: keptFamiliesSchema,
-  parts: z.array(protectedPartSchema).max(MOST_PROTECTED),
+  /** Parts that a hand keeps from being pushed. */
+  parts: z.array(strokeSchema).max(MOST_PROTECTED),
   only: onlySchema,
   looks: z.array(lookSchema).max(MOST_LOOKS),
 });

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { faultSchema } from './bring-in';
-import { keptFamiliesSchema, onlySchema, protectedPartSchema, pushSchema } from './hidden';
+import { keptFamiliesSchema, MOST_PROTECTED, onlySchema, pushSchema } from './hidden';
+import { strokeSchema } from './strokes';
 import {
   correctionSchema,
   framingSchema,
@@ -13,7 +14,7 @@ import {
 export const pushAskedSchema = z.object({
   push: pushSchema,
   kept: keptFamiliesSchema,
-  parts: z.array(protectedPartSchema),
+  parts: z.array(strokeSchema).max(MOST_PROTECTED),
   only: onlySchema,
   /** What zones and sides are read by; they only matter where `only` says so. */
   values: valueSettingsSchema,

@@ -9,7 +9,7 @@ import { PLAIN_TARGET, ROLES } from '@/core/palette/proportion';
 import { MOST_SQUINT, PLAIN_SQUINT } from '@/core/picture/squint';
 import { areaSchema, oklabSchema } from './colour';
 import { hiddenSchema, PLAIN_HIDDEN } from './hidden';
-import { MOST_POINTS } from './points';
+import { MOST_POINTS, strokeSchema } from './strokes';
 
 export const AIMS = [
   'values',
@@ -131,17 +131,8 @@ export const MOST_SETS = 16;
 
 export const MOST_CORRECTIONS = 200;
 
-/** A hand's correction of what is light and what is shadow; places and radius are of the original. */
-export const correctionSchema = z.object({
-  id: z.string().min(1).max(40),
-  side: z.enum(['light', 'shadow']),
-  tool: z.enum(['brush', 'lasso']),
-  radius: z.number().min(0).max(0.5),
-  points: z
-    .array(z.object({ x: z.number(), y: z.number() }))
-    .min(1)
-    .max(MOST_POINTS),
-});
+/** A hand's correction of what is light and what is shadow. */
+export const correctionSchema = strokeSchema.extend({ side: z.enum(['light', 'shadow']) });
 export type StoredCorrection = z.infer<typeof correctionSchema>;
 
 /** How zones are cut, and the squint they are read through. */

@@ -1,12 +1,7 @@
 import type { Push } from '@/core/amplify/push';
 import type { WheelId } from '@/core/colour/wheel';
-import {
-  MOST_LOOKS,
-  MOST_PROTECTED,
-  type HiddenSettings,
-  type Only,
-  type ProtectedPart,
-} from '@/contracts/hidden';
+import { MOST_LOOKS, MOST_PROTECTED, type HiddenSettings, type Only } from '@/contracts/hidden';
+import type { StoredStroke } from '@/contracts/strokes';
 import type { StudyDocument } from '@/contracts/study';
 import type { NewId } from './edits';
 
@@ -47,7 +42,7 @@ export function keepFamily(document: StudyDocument, wheel: WheelId, family: numb
 }
 
 /** Keeps a part as it is. Throws a RangeError when there are too many. */
-export function protectPart(document: StudyDocument, part: ProtectedPart): StudyDocument {
+export function protectPart(document: StudyDocument, part: StoredStroke): StudyDocument {
   const { parts } = document.hidden;
   if (parts.length >= MOST_PROTECTED)
     throw new RangeError(`A study protects ${MOST_PROTECTED} parts. Undo some, or begin anew.`);

@@ -1,5 +1,5 @@
 import simplify from 'simplify-js';
-import { MOST_POINTS } from '@/contracts/points';
+import { MOST_POINTS } from '@/contracts/strokes';
 import type { Point } from './desk-store';
 
 /** How far a kept line may lie from the drawn one, in fractions of the picture. */

@@ -1,6 +1,5 @@
 'use client';
 
-import { Brush, Lasso, MousePointer2 } from 'lucide-react';
 import { hexFromOklab } from '@/core/colour/hex';
 import { colourName } from '@/core/colour/name';
 import type { LightAndShadow, Side, SideReading } from '@/core/measure/light-and-shadow';
@@ -8,18 +7,15 @@ import { withoutCorrections } from '@/study/light-edits';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { useSettings } from '@/ui/settings';
-import { Slider } from '@/ui/slider';
 import { capital, percent, valueWords } from '@/ui/words';
-import { useDesk, useDeskStore, useDocument, type Tool } from '../../desk-store';
+import { useDesk, useDeskStore, useDocument } from '../../desk-store';
 import { useMeasured } from '../../use-drawn';
 import { LENSES_OF } from '../../view';
+import { BrushWidth, ToolChoice } from '../drawing-tools';
 import { Finding, Section } from '../panel-parts';
 import { LensChoice } from './lens-choice';
 import { lightSentence } from './light-sentence';
 import { Pointing } from '../pointing';
-
-const LEAST_BRUSH = 0.004;
-const MOST_BRUSH = 0.08;
 
 /** What lies in the light and what in the shadow, and how they differ. */
 export function LightTopic() {
@@ -104,34 +100,15 @@ function SidesTable({ reading }: { reading: LightAndShadow }) {
   );
 }
 
-const TOOLS: { tool: Tool; title: string; icon: typeof Brush }[] = [
-  { tool: 'look', title: 'Look', icon: MousePointer2 },
-  { tool: 'brush', title: 'Brush', icon: Brush },
-  { tool: 'lasso', title: 'Lasso', icon: Lasso },
-];
-
 /** The tools that give a part of the picture to the other side. */
 function Correcting({ corrected, count }: { corrected: number; count: number }) {
-  const tool = useDesk((state) => state.tool);
   const brush = useDesk((state) => state.brush);
   const { set, change } = useDeskStore().getState();
   const aside = count === 0 ? 'by the squint alone' : `${percent(corrected)} changed by hand`;
   return (
     <Section title="Put right by hand" aside={aside}>
       <div className="flex flex-col gap-2 pt-1">
-        <div className="flex border border-ink" role="group" aria-label="Tool">
-          {TOOLS.map(({ tool: one, title, icon: Icon }) => (
-            <Button
-              key={one}
-              weight="quiet"
-              aria-pressed={tool === one}
-              className="grow border-0 not-first:border-l not-first:border-ink aria-pressed:bg-ink aria-pressed:text-sheet"
-              onClick={() => set({ tool: one, hovered: null, pinned: null })}
-            >
-              <Icon size={17} aria-hidden /> {title}
-            </Button>
-          ))}
-        </div>
+        <ToolChoice />
         <Choice
           label="Gives to the"
           value={brush.side}
@@ -141,15 +118,7 @@ function Correcting({ corrected, count }: { corrected: number; count: number }) 
           ]}
           onChange={(side: Side) => set({ brush: { ...brush, side } })}
         />
-        <Slider
-          label="Brush"
-          words={`${(brush.radius * 200).toFixed(1)} %`}
-          min={LEAST_BRUSH}
-          max={MOST_BRUSH}
-          step={0.002}
-          value={brush.radius}
-          onChange={(radius) => set({ brush: { ...brush, radius } })}
-        />
+        <BrushWidth />
         {count > 0 && (
           <Button onClick={() => change(withoutCorrections)}>Back to the split as measured</Button>
         )}

@@ -1,0 +1,31 @@
+'use client';
+
+import type { StoredStroke } from '@/contracts/strokes';
+import type { StudyDocument } from '@/contracts/study';
+import { showFault } from '@/ui/notices';
+import { useDesk, useDeskStore, type Point } from './desk-store';
+import { fewEnough, kept } from './drawn-points';
+import { usePicture } from './picture-room';
+import { newId } from './use-palette';
+
+/** Lays what a hand drew into the document, as one step to undo; null while nothing is drawn for here. */
+export function useStrokes(
+  isUp: boolean,
+  lay: (document: StudyDocument, stroke: StoredStroke) => StudyDocument,
+): ((points: Point[]) => void) | null {
+  const store = useDeskStore();
+  const room = usePicture();
+  const tool = useDesk((state) => state.tool);
+  if (!isUp || (tool !== 'brush' && tool !== 'lasso')) return null;
+  return (points) => {
+    if (tool === 'lasso' && points.length < 3) return;
+    const { brush, change } = store.getState();
+    const drawn = fewEnough(points).map((point) => room.originalArea(point, brush.radius, true));
+    const stroke = { id: newId(), tool, radius: drawn[0].radius, points: drawn.map(kept) };
+    try {
+      change((document) => lay(document, stroke));
+    } catch (error) {
+      showFault(error);
+    }
+  };
+}
