@@ -1,7 +1,7 @@
 import { writeFile } from 'node:fs/promises';
 import { readHidden } from '../src/core/amplify/hidden';
 import { NO_PUSH, type Push } from '../src/core/amplify/push';
-import { pushable, pushableLike, pushedRows, rowsOf } from '../src/core/amplify/pushed';
+import { pushable, pushableLike, pushInPlace } from '../src/core/amplify/pushed';
 import { hexFromOklab } from '../src/core/colour/hex';
 import { PLAIN_PUSH } from '../src/contracts/hidden';
 import { hiddenReportSchema, type HiddenReport } from '../src/contracts/report';
@@ -28,9 +28,6 @@ export async function hiddenReport(bytes: Uint8Array): Promise<HiddenReport> {
   });
 }
 
-/** Rows pushed at once. */
-const TILE = 128;
-
 /**
  * Writes a picture at its own size with its quiet colours pushed, as PNG. Throws a ServiceError for one that
  * can't be read, and what the file system throws.
@@ -43,16 +40,9 @@ export async function amplify(
 ): Promise<{ out: string; width: number; height: number }> {
   const { working } = await makeWorkingCopy(bytes);
   const original = await decodeOriginal(bytes);
-  const { width, height } = original;
-  const subject = pushableLike(original, pushable(working));
-  const push = pushOf(way, strength);
-  const data = new Uint8ClampedArray(original.data.length);
-  for (let from = 0; from < height; from += TILE) {
-    const rows = rowsOf(subject, from, Math.min(height, from + TILE));
-    data.set(pushedRows(subject, rows, push), from * width * 4);
-  }
-  await writeFile(out, await encodePng({ width, height, data }));
-  return { out, width, height };
+  pushInPlace(pushableLike(original, pushable(working)), pushOf(way, strength));
+  await writeFile(out, await encodePng(original));
+  return { out, width: original.width, height: original.height };
 }
 
 function pushOf(way: WayName, strength: number): Push {

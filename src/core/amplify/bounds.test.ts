@@ -7,7 +7,7 @@ import { readGuards } from './guards';
 import { keepMap, type Protection } from './protect';
 import { NO_PUSH, type Push } from './push';
 import { pushable, pushedRows, rowsOf } from './pushed';
-import { reachMap } from './reach';
+import { allowedMap } from './allowed';
 import { readValueLock } from './value-lock';
 
 const WIDTH = 120;
@@ -49,11 +49,11 @@ describe('what is kept from being pushed', () => {
     const sight = sightOf(halves);
     const cut = { zones: { zones: 2, breaks: 'natural' as const }, corrections: [] };
     const ends = (map: Uint8Array | null) => map && [map[20], map[100]];
-    expect(reachMap({ kind: 'all' }, sight, cut)).toBeNull();
-    expect(ends(reachMap({ kind: 'side', side: 'light' }, sight, cut))).toEqual([1, 0]);
-    expect(ends(reachMap({ kind: 'side', side: 'shadow' }, sight, cut))).toEqual([0, 1]);
-    expect(ends(reachMap({ kind: 'zone', index: 0 }, sight, cut))).toEqual([0, 1]);
-    const only = reachMap({ kind: 'side', side: 'shadow' }, sight, cut);
+    expect(allowedMap({ kind: 'all' }, sight, cut)).toBeNull();
+    expect(ends(allowedMap({ kind: 'side', side: 'light' }, sight, cut))).toEqual([1, 0]);
+    expect(ends(allowedMap({ kind: 'side', side: 'shadow' }, sight, cut))).toEqual([0, 1]);
+    expect(ends(allowedMap({ kind: 'zone', index: 0 }, sight, cut))).toEqual([0, 1]);
+    const only = allowedMap({ kind: 'side', side: 'shadow' }, sight, cut);
     expect([kept({ only })(20), kept({ only })(100)]).toEqual([0, 255]);
   });
 

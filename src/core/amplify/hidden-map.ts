@@ -3,7 +3,7 @@ import { bytesFromOklab } from '../colour/hex';
 import type { Oklab } from '../colour/oklab';
 import type { ColourGrid } from '../picture/colour-grid';
 import type { Place } from '../picture/framing';
-import { smoothed } from '../picture/lines';
+import { ringArea, smoothed } from '../picture/lines';
 import { OPAQUE, type Picture } from '../picture/picture';
 import { boxSums } from './even-chroma';
 
@@ -114,16 +114,9 @@ export function regionOutlines(labels: FineLabels, regions: number): Place[][][]
     return trace
       .contour(inside, 0.5)
       .coordinates.flatMap((polygon) => polygon)
-      .filter((ring) => areaOf(ring) >= least)
+      .filter((ring) => ringArea(ring) >= least)
       .map((ring) =>
         smoothed(ring.map(([x, y]) => ({ x: Math.min(1, x / across), y: Math.min(1, y / down) }))),
       );
   });
-}
-
-function areaOf(ring: readonly number[][]): number {
-  let twice = 0;
-  for (let i = 0; i + 1 < ring.length; i++)
-    twice += ring[i][0] * ring[i + 1][1] - ring[i + 1][0] * ring[i][1];
-  return Math.abs(twice) / 2;
 }

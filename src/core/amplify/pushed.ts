@@ -1,4 +1,5 @@
 import { LINEAR_OF_BYTE, luminance } from '../colour/srgb';
+import { once } from '../once';
 import { blocksOf } from '../picture/blocks';
 import { colourGrid } from '../picture/colour-grid';
 import { countSeen, OPAQUE, type Picture } from '../picture/picture';
@@ -70,12 +71,6 @@ export interface Rows {
   positions: () => Positions;
   used: () => Uint8Array;
   aside: () => Aside;
-}
-
-/** Makes a thing when it is first asked for, and keeps it. */
-function once<T>(make: () => T): () => T {
-  let made: { value: T } | null = null;
-  return () => (made ??= { value: make() }).value;
 }
 
 export function rowsOf(subject: Pushable, from = 0, to = subject.picture.height): Rows {
@@ -190,6 +185,27 @@ function pushAside(
     const part = keep === null ? 1 : keep[p] / 255;
     for (let k = 0; k < 3; k++) out[i + k] = from[i + k] + part * (there[i + k] - even[i + k]);
     out[i + 3] = from[i + 3];
+  }
+}
+
+/** Rows pushed at once: bounds what is held beside the picture itself. */
+const TILE = 128;
+
+/**
+ * Pushes a picture in place, a tile of rows after the other, for one so large that a copy is dear: rows read no
+ * pixels but their own. `keepOf` says how far each pixel of some rows may be pushed; `onShare` is told what share is done.
+ */
+export function pushInPlace(
+  subject: Pushable,
+  push: Push,
+  keepOf: (rows: Rows) => Uint8Array | null = () => null,
+  onShare: (share: number) => void = () => undefined,
+): void {
+  const { width, height, data } = subject.picture;
+  for (let from = 0; from < height; from += TILE) {
+    const rows = rowsOf(subject, from, Math.min(height, from + TILE));
+    data.set(pushedRows(subject, rows, push, keepOf(rows)), from * width * 4);
+    onShare(rows.to / height);
   }
 }
 

@@ -95,3 +95,11 @@ export function evened(numbers: readonly number[], reach: number): number[] {
     return near.reduce((sum, n) => sum + n, 0) / near.length;
   });
 }
+
+/** The area of a closed ring, whichever way it runs. */
+export function ringArea(ring: readonly number[][]): number {
+  let twice = 0;
+  for (let i = 0; i + 1 < ring.length; i++)
+    twice += ring[i][0] * ring[i + 1][1] - ring[i + 1][0] * ring[i][1];
+  return Math.abs(twice) / 2;
+}

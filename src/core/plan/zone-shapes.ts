@@ -1,6 +1,7 @@
 import { contours } from 'd3-contour';
 import type { ColourGrid } from '../picture/colour-grid';
 import type { Box } from '../picture/framing';
+import { ringArea } from '../picture/lines';
 
 /** Rings smaller than this share of the picture are specks that nobody paints. */
 const SPECK = 0.0004;
@@ -31,7 +32,9 @@ export function zoneShapes(
   return [-0.5, ...thresholds].map((threshold) =>
     trace
       .contour(values, threshold)
-      .coordinates.flatMap((polygon) => polygon.filter((ring) => area(ring) >= least).map(pathOf))
+      .coordinates.flatMap((polygon) =>
+        polygon.filter((ring) => ringArea(ring) >= least).map(pathOf),
+      )
       .join(''),
   );
 }
@@ -41,12 +44,4 @@ function isStraight(before: number[] | undefined, [x, y]: number[], [nextX, next
   if (!before) return false;
   const [x0, y0] = before;
   return Math.abs((x - x0) * (nextY - y0) - (y - y0) * (nextX - x0)) < 1e-3;
-}
-
-/** The area of a closed ring, whichever way it runs. */
-function area(ring: readonly number[][]): number {
-  let twice = 0;
-  for (let i = 0; i + 1 < ring.length; i++)
-    twice += ring[i][0] * ring[i + 1][1] - ring[i + 1][0] * ring[i][1];
-  return Math.abs(twice) / 2;
 }

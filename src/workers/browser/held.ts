@@ -1,6 +1,7 @@
 import { keepMap } from '@/core/amplify/protect';
 import { pushable, pushableLike, pushedRows, rowsOf, type Pushable } from '@/core/amplify/pushed';
-import { reachMap } from '@/core/amplify/reach';
+import { allowedMap } from '@/core/amplify/allowed';
+import { once } from '@/core/once';
 import { blocksOf, sampledBlocks, type Blocks } from '@/core/picture/blocks';
 import { colourGrid, type ColourGrid } from '@/core/picture/colour-grid';
 import { halved } from '@/core/picture/halve';
@@ -12,12 +13,6 @@ import { bordersOf, type Border } from '@/core/measure/borders';
 import { FOCUS_CELLS, readFocus, type FocusReading } from '@/core/measure/focus';
 import { MASS_CELLS, massesOf, type Masses } from '@/core/measure/masses';
 import type { PushAsked } from '@/contracts/push-order';
-
-/** Makes a thing when it is first asked for, and keeps it. */
-function once<T>(make: () => T): () => T {
-  let made: { value: T } | null = null;
-  return () => (made ??= { value: make() }).value;
-}
 
 /** Keeps what was last made for a key. */
 function last<K, T>(make: (key: K) => T): (key: K) => T {
@@ -83,7 +78,7 @@ export function hold(
         {
           ...asked.kept,
           strokes: framed(asked.parts),
-          only: reachMap(asked.only, through(asked.values.squint), {
+          only: allowedMap(asked.only, through(asked.values.squint), {
             zones: asked.values,
             corrections: framed(asked.corrections),
           }),

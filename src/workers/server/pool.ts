@@ -4,7 +4,7 @@ import { Piscina } from 'piscina';
 import { PLAIN_SQUINT } from '@/core/picture/squint';
 import type { Picture } from '@/core/picture/picture';
 import type { ReadingJob, ReadingResult } from './job';
-import type { PushJob } from './push-job';
+import type { PushJob, PushSaid } from './push-job';
 
 const held = globalThis as typeof globalThis & { prismPool?: Piscina };
 
@@ -30,12 +30,16 @@ export async function runPush(
   signal?: AbortSignal,
 ): Promise<Picture> {
   const { port1, port2 } = new MessageChannel();
-  port1.on('message', onShare);
+  const picture = new Promise<Picture>((resolve) =>
+    port1.on('message', (said: PushSaid) => {
+      if (typeof said === 'number') onShare(said);
+      else resolve(said);
+    }),
+  );
   try {
-    return await pool().run(
-      { ...job, port: port2 },
-      { name: 'pushJob', transferList: [port2], signal },
-    );
+    const options = { name: 'pushJob', transferList: [port2], signal };
+    await pool().run({ ...job, port: port2 }, options);
+    return await picture;
   } finally {
     port1.close();
   }

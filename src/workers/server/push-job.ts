@@ -1,7 +1,7 @@
 import type { MessagePort } from 'node:worker_threads';
 import { keepMap } from '@/core/amplify/protect';
-import { pushable, pushableLike, pushedRows, rowsOf } from '@/core/amplify/pushed';
-import { reachMap } from '@/core/amplify/reach';
+import { pushable, pushableLike, pushInPlace } from '@/core/amplify/pushed';
+import { allowedMap } from '@/core/amplify/allowed';
 import { develop, type Development } from '@/core/picture/develop';
 import type { Picture } from '@/core/picture/picture';
 import { squint } from '@/core/picture/squint';
@@ -9,40 +9,40 @@ import { framedStrokes } from '@/core/picture/strokes';
 import { sightOf } from '@/core/picture/value-map';
 import type { PushAsked } from '@/contracts/push-order';
 
+/** What a push job says while it works. */
+export type PushSaid = number | Picture;
+
 /** A picture at the size it came in, to be pushed as its working copy is. */
 export interface PushJob {
   original: Picture;
   working: Picture;
   development: Development;
   asked: PushAsked;
-  /** Is told the share that is done, 0–1, after each tile. */
+  /** Is told the share that is done, 0–1, after each tile, and at the end the picture. */
   port: MessagePort;
 }
 
-/** Rows pushed at once: bounds what is held beside the picture itself. */
-const TILE = 128;
-
 /** The original developed and pushed, a tile of rows at a time. */
-export function pushJob({ original, working, development, asked, port }: PushJob): Picture {
+export function pushJob({ original, working, development, asked, port }: PushJob): void {
   const picture = develop(original, development);
   const small = develop(working, development);
   const subject = pushableLike(picture, pushable(small));
   const { width, height } = picture;
   const strokes = framedStrokes(asked.parts, development.framing, original, picture);
-  const reach = reachMap(asked.only, sightOf(squint(small, asked.values.squint)), {
+  const allowed = allowedMap(asked.only, sightOf(squint(small, asked.values.squint)), {
     zones: asked.values,
     corrections: framedStrokes(asked.corrections, development.framing, working, small),
   });
-  const only = reach && enlarged(reach, small, picture);
-  const out = new Uint8ClampedArray(picture.data.length);
-  for (let from = 0; from < height; from += TILE) {
-    const rows = rowsOf(subject, from, Math.min(height, from + TILE));
-    const keep = keepMap({ ...rows, width, height }, { ...asked.kept, strokes, only });
-    out.set(pushedRows(subject, rows, asked.push, keep), from * width * 4);
-    port.postMessage(rows.to / height);
-  }
+  const only = allowed && enlarged(allowed, small, picture);
+  pushInPlace(
+    subject,
+    asked.push,
+    (rows) => keepMap({ ...rows, width, height }, { ...asked.kept, strokes, only }),
+    (share) => port.postMessage(share),
+  );
+  // Handed over, not copied: a large picture is hundreds of megabytes.
+  port.postMessage(picture, [picture.data.buffer as ArrayBuffer]);
   port.close();
-  return { width, height, data: out };
 }
 
 /** A map of a small picture at the size of a large one: each pixel as the one that lies there. */

@@ -2,26 +2,26 @@ import { LIGHT, SHADOW, sideMap, type Correction, type Side } from '../measure/l
 import { zoneEdges, zoneMap, type ZoneCut } from '../measure/zones';
 import type { Sight } from '../picture/value-map';
 
-/** Where a push may reach. */
-export type Reach =
+/** Where may be pushed at all. */
+export type Allowed =
   { kind: 'all' } | { kind: 'side'; side: Side } | { kind: 'zone'; index: number };
 
-/** 1 for each pixel that a push may reach, 0 for the others; null where it may reach all. */
-export function reachMap(
-  reach: Reach,
+/** 1 for each pixel that may be pushed, 0 for the others; null where all may. */
+export function allowedMap(
+  allowed: Allowed,
   squinted: Sight,
   { zones, corrections }: { zones: ZoneCut; corrections: readonly Correction[] },
 ): Uint8Array | null {
-  switch (reach.kind) {
+  switch (allowed.kind) {
     case 'all':
       return null;
     case 'side': {
-      const wanted = reach.side === 'light' ? LIGHT : SHADOW;
+      const wanted = allowed.side === 'light' ? LIGHT : SHADOW;
       return sideMap(squinted, corrections).map((side) => (side === wanted ? 1 : 0));
     }
     case 'zone':
       return zoneMap(squinted.map, zoneEdges(squinted.counts, zones)).map((zone) =>
-        zone === reach.index ? 1 : 0,
+        zone === allowed.index ? 1 : 0,
       );
   }
 }
