@@ -43,6 +43,39 @@ describe('calling the server', () => {
     });
   });
 
+  it('says that an answer broke off, in the middle of a line or between two', async () => {
+    const streamed = (end: (controller: ReadableStreamDefaultController) => void) =>
+      answers(
+        () =>
+          new Response(
+            new ReadableStream({
+              start(controller) {
+                controller.enqueue(new TextEncoder().encode('{"n":1}\n{"n'));
+                end(controller);
+              },
+            }),
+          ),
+      );
+    const { signal } = new AbortController();
+    for (const end of [
+      (controller: ReadableStreamDefaultController) => controller.close(),
+      (controller: ReadableStreamDefaultController) => controller.error(new TypeError('network')),
+    ]) {
+      streamed(end);
+      const calling = callInLines(
+        'POST',
+        '/x',
+        z.object({ n: z.number() }),
+        signal,
+        () => undefined,
+      );
+      expect(await refusal(calling)).toMatchObject({
+        code: 'unreachable',
+        message: expect.stringContaining('halfway'),
+      });
+    }
+  });
+
   it('takes an answer line by line, wherever the network cuts it', async () => {
     const parts = ['{"n":1}\n{"n', '":2}\n', '{"n":3}'];
     answers(

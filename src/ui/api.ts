@@ -66,12 +66,33 @@ export async function callInLines<T extends z.ZodType>(
   const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
   let rest = '';
   for (;;) {
-    const { done, value = '' } = (await reader?.read()) ?? { done: true };
+    const { done, value = '' } = (await reader?.read().catch((error: unknown) => {
+      throw signal.aborted ? error : brokenOff();
+    })) ?? { done: true };
     const lines = (rest + value).split('\n');
-    rest = done ? '' : (lines.pop() as string);
+    rest = lines.pop() as string;
     for (const text of lines) if (text) take(line.parse(JSON.parse(text)));
-    if (done) return;
+    if (!done) continue;
+    if (rest) take(line.parse(wholeJson(rest)));
+    return;
   }
+}
+
+/** The last line, which has no end of its own to tell that it is whole. */
+function wholeJson(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    throw brokenOff();
+  }
+}
+
+function brokenOff(): RefusedError {
+  return new RefusedError(
+    'unreachable',
+    'Bold Prism stopped answering halfway. Your work is kept in this window; is the server running? Then try again.',
+    0,
+  );
 }
 
 async function send(
