@@ -121,6 +121,13 @@ test('a push: sliders, its bounds and proof, looks that last, families kept, und
 test('carried out: a PNG of the original’s size; a sheet; a riddle that counts', async ({
   page,
 }) => {
+  // The browser's own dialog can't be driven: what would be printed is told in the title.
+  await page.addInitScript(() => {
+    window.print = () => {
+      const images = Array.from(document.images).filter((image) => image.naturalWidth > 1000);
+      window.top!.document.title = `printed ${images.length} picture`;
+    };
+  });
   await openStudy(page, app.url, 'Summit in snow glare');
   await toStep(page, 'Hidden');
   await toQuest(page, 'push');
@@ -128,11 +135,17 @@ test('carried out: a PNG of the original’s size; a sheet; a riddle that counts
     page.waitForEvent('download', { timeout: 60_000 }),
     page.getByRole('button', { name: 'Picture as PNG' }).click(),
   ]);
+  await page.getByRole('button', { name: 'Picture as PNG' }).click();
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
+  await expect(page.getByText('Stopped. Nothing was written.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Picture as PNG' })).toBeVisible();
   const png = await sharp(await readFile(await file.path())).metadata();
   const original = await sharp('demo/pictures/summit.jpg').metadata();
   expect([png.format, png.width, png.height]).toEqual(['png', original.width, original.height]);
   await page.getByRole('button', { name: 'Before and after …' }).click();
   await expect(page.getByRole('img', { name: /^The picture before and after/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Print' }).click();
+  await expect.poll(() => page.evaluate(() => document.title)).toBe('printed 1 picture');
   await page.keyboard.press('Escape');
 
   await toQuest(page, 'found');
@@ -143,6 +156,7 @@ test('carried out: a PNG of the original’s size; a sheet; a riddle that counts
   await choose(page, 'Intensity', 'greyed');
   await page.getByRole('button', { name: 'Show the reading' }).click();
   await expect(page.getByText(/^As it is: .* Pushed: /)).toBeVisible();
+  await expect(page.getByText(/^Against its surroundings it is /)).toBeVisible();
   await expect(page.getByText(/ so far: /)).toBeVisible();
   await page.getByRole('button', { name: 'Back to the list' }).click();
   await expect(rows(page).first()).toBeVisible();

@@ -65,7 +65,10 @@ export function SheetPreview({ sheet, alt, file }: Props) {
 /** Prints a picture alone, as large as the paper. */
 function print(source: string): void {
   const frame = document.createElement('iframe');
-  frame.hidden = true;
+  // Out of sight, but laid out: what is not displayed at all prints empty in some browsers.
+  frame.ariaHidden = 'true';
+  frame.tabIndex = -1;
+  frame.style.cssText = 'position:fixed;width:0;height:0;border:0';
   document.body.append(frame);
   const page = frame.contentDocument;
   if (!page) return;
