@@ -105,8 +105,8 @@ describe('guards', () => {
     const leaves = paintedBy(WIDTH, HEIGHT, (x) =>
       colour({ L: 0.7, C: x < 30 ? 0.09 : 0.02, h: 140 }),
     );
-    expect(guardsOf(leaves, { lift: 1 }).warnings).toContain('poison');
-    expect(guardsOf(leaves, { lift: 0.05 }).warnings).not.toContain('poison');
+    expect(guardsOf(leaves, { lift: 1 }).warnings).toContain('greens');
+    expect(guardsOf(leaves, { lift: 0.05 }).warnings).not.toContain('greens');
   });
 
   it('say when noise, the file or a cast make it doubtful', () => {

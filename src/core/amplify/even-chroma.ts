@@ -1,5 +1,6 @@
 import { writeOklab } from '../colour/oklab';
 import { LINEAR_OF_BYTE } from '../colour/srgb';
+import { boxSums } from '../picture/box-sums';
 import type { ColourGrid } from '../picture/colour-grid';
 import { OPAQUE, type Picture } from '../picture/picture';
 
@@ -156,31 +157,6 @@ export function smoothChroma(grid: ColourGrid): SmoothChroma {
     for (let k = 0; k < 4; k++)
       out[c * 4 + k] = fields[c * 5] === 0 ? 0 : fields[c * 5 + 1 + k] / fields[c * 5];
   return { grid, fields: out };
-}
-
-/** Replaces each cell's numbers (`of` a cell) by their sums over the window of `reach` about it. */
-export function boxSums(
-  numbers: Float64Array,
-  width: number,
-  height: number,
-  of: number,
-  reach: number,
-): void {
-  const line = new Float64Array(Math.max(width, height));
-  const along = (start: number, step: number, length: number) => {
-    for (let n = 0; n < length; n++) line[n] = numbers[start + n * step];
-    let sum = 0;
-    for (let n = 0; n < Math.min(reach, length); n++) sum += line[n];
-    for (let n = 0; n < length; n++) {
-      if (n + reach < length) sum += line[n + reach];
-      if (n - reach - 1 >= 0) sum -= line[n - reach - 1];
-      numbers[start + n * step] = sum;
-    }
-  };
-  for (let k = 0; k < of; k++) {
-    for (let y = 0; y < height; y++) along(y * width * of + k, of, width);
-    for (let x = 0; x < width; x++) along(x * of + k, width * of, height);
-  }
 }
 
 const NOISE_BINS = 400;

@@ -10,10 +10,10 @@ export interface Loudness {
   shouts: number;
   neutral: number;
   /** Greens and yellow-greens past what foliage does. */
-  poison: number;
+  greens: number;
 }
 
-export const GUARDS = ['shouts', 'poison', 'no neutrals', 'noise', 'lossy', 'cast'] as const;
+export const GUARDS = ['shouts', 'greens', 'no neutrals', 'noise', 'lossy', 'cast'] as const;
 export type Guard = (typeof GUARDS)[number];
 
 export interface GuardReading {
@@ -51,7 +51,7 @@ export function readGuards({ picture, ground, evener }: Pushable, after: Picture
   const noise = Float64Array.from(evener.noise).sort()[evener.noise.length >> 1];
   const says: Record<Guard, boolean> = {
     shouts: now.shouts > TOO_LOUD && now.shouts > was.shouts + LOUDER_BY,
-    poison: now.poison > TOO_GREEN && now.poison > was.poison + TOO_GREEN / 2,
+    greens: now.greens > TOO_GREEN && now.greens > was.greens + TOO_GREEN / 2,
     'no neutrals': now.neutral < FEW_NEUTRALS && was.neutral > NEUTRALS_BEFORE,
     noise: noise > NOISY,
     lossy: ground.rough,
@@ -66,7 +66,7 @@ function loudness({ width, height, data }: Picture): Loudness {
   let seen = 0;
   let shouts = 0;
   let neutral = 0;
-  let poison = 0;
+  let greens = 0;
   for (let y = 0; y < height; y += stride)
     for (let x = 0; x < width; x += stride) {
       const i = (y * width + x) * 4;
@@ -83,8 +83,8 @@ function loudness({ width, height, data }: Picture): Loudness {
       if (chroma < NEUTRAL_CHROMA) neutral++;
       if (chroma >= STRONG) shouts++;
       const hue = (Math.atan2(lab[2], lab[1]) * 180) / Math.PI;
-      if (chroma > FOLIAGE && hue >= GREENS[0] && hue <= GREENS[1]) poison++;
+      if (chroma > FOLIAGE && hue >= GREENS[0] && hue <= GREENS[1]) greens++;
     }
   const of = Math.max(1, seen);
-  return { shouts: shouts / of, neutral: neutral / of, poison: poison / of };
+  return { shouts: shouts / of, neutral: neutral / of, greens: greens / of };
 }

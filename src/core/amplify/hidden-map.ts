@@ -5,7 +5,7 @@ import type { ColourGrid } from '../picture/colour-grid';
 import type { Place } from '../picture/framing';
 import { ringArea, smoothed } from '../picture/lines';
 import { OPAQUE, type Picture } from '../picture/picture';
-import { boxSums } from './even-chroma';
+import { boxSums } from '../picture/box-sums';
 
 /** How much of the paper shows through what is not hidden. */
 const PALE = 0.55;

@@ -1,4 +1,4 @@
-import { boxSums } from './even-chroma';
+import { boxSums } from '../picture/box-sums';
 import type { Ground } from './ground';
 
 /** How far around a place its cast is taken from: a share of the longer side. */

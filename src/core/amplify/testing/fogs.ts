@@ -7,7 +7,7 @@ import { randomFrom } from '../../seeded';
 /** For tests and the bench: a made-up fog with quiet colours in known places. */
 export interface Fog {
   picture: Picture;
-  /** The same without noise, with the same truth. */
+  /** a and b of the fog alone. */
   cast: readonly [number, number];
   regions: FogRegion[];
   /** The region of each pixel, 0 where there is only the fog, else one more than its number. */

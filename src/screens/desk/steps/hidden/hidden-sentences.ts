@@ -52,8 +52,8 @@ export function guardSentence(guard: Guard, { before, after, noise, cast }: Guar
   switch (guard) {
     case 'shouts':
       return `${percent(after.shouts)} of the picture is strong or vivid now, where it was ${percent(before.shouts)}: when everything shouts, nothing is heard.`;
-    case 'poison':
-      return `${percent(after.poison)} are greens past what foliage does. Keep green as it is, or push less.`;
+    case 'greens':
+      return `${percent(after.greens)} are greens past what foliage does. Keep green as it is, or push less.`;
     case 'no neutrals':
       return `${capital(percent(after.neutral))} is still neutral, where it was ${percent(before.neutral)}. Leave some, so that colour has something to stand against.`;
     case 'noise':
