@@ -13,7 +13,7 @@ import { useSettings } from '@/ui/settings';
 import { Stave, staveWords } from '@/ui/stave';
 import { splitTags } from '@/ui/tags';
 import { UndoRedo } from '@/ui/undo-redo';
-import { list } from '@/ui/words';
+import { capital, list } from '@/ui/words';
 import { downloadLibrary, FORMAT_CHOICES } from './carry-out';
 import { SwatchRow } from './swatch-row';
 import { useLibrary } from './use-library';
@@ -110,7 +110,7 @@ export function LibraryPage({ library }: { library: Library }) {
               {FORMAT_CHOICES.map((format) => (
                 <div key={format.id}>
                   <Button className="w-full" onClick={() => downloadLibrary(library.id, format.id)}>
-                    {format.title} (.{format.extension})
+                    {capital(format.title)} (.{format.extension})
                   </Button>
                   <p className="mt-0.5 text-sm text-soft">
                     {format.loses.length === 0
