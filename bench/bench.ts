@@ -20,6 +20,7 @@ import { probe } from '../src/core/picture/probe';
 import { MOST_SQUINT, PLAIN_SQUINT, squint, squinter } from '../src/core/picture/squint';
 import { greyPicture, sightOf } from '../src/core/picture/value-map';
 import { encodeWorking, makeWorkingCopy } from '../src/server/pictures/read-picture';
+import { benchDrawers } from './drawers';
 import { dropToPalette } from './drop';
 import { benchHidden } from './hidden';
 import { comparePalettes } from './palettes';
@@ -140,6 +141,7 @@ console.log(table(rows));
 const only = process.argv[process.argv.indexOf('--only') + 1];
 if (!process.argv.includes('--only') || only === 'hidden') await benchHidden();
 if (!process.argv.includes('--only') || only === 'palettes') await comparePalettes();
+if (!process.argv.includes('--only') || only === 'drawers') console.log(await benchDrawers());
 
 if (process.argv.includes('--drop')) {
   console.log('\nFrom dropping the 12-megapixel JPEG to seeing its palette, in the browser:');

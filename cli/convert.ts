@@ -1,6 +1,13 @@
 import { writeFile } from 'node:fs/promises';
-import { formatByEnding, formatById, FORMATS, formatOf } from '../src/core/formats/formats';
-import { FormatError, loses, type LibraryFormat } from '../src/core/formats/library-file';
+import { formatByEnding, formatById, FORMATS } from '../src/core/formats/formats';
+import { loses } from '../src/core/formats/library-file';
+import {
+  LibraryFileError,
+  READABLE,
+  readableFormat,
+  readLibrary,
+  writeLibrary,
+} from '../src/server/files/library-bytes';
 
 /** A file or a format that can't be converted; the message is for the person. */
 export class ConvertError extends Error {}
@@ -23,40 +30,34 @@ export async function convert(
   outFile: string,
   { from, to }: { from?: string; to?: string },
 ): Promise<Converted> {
-  const text = new TextDecoder().decode(bytes);
-  const source = from === undefined ? formatOf(inFile, text) : named('--from', from);
-  if (!source) throw new ConvertError(`${inFile}: can't tell its format; say --from`);
-  const target = to === undefined ? formatByEnding(outFile) : named('--to', to);
+  const source = from === undefined ? undefined : readableFormat(from);
+  if (source === null) throw unknown('--from', from, READABLE);
+  const target = to === undefined ? formatByEnding(outFile) : formatById(to);
+  if (!target && to !== undefined) throw unknown('--to', to, FORMATS);
   if (!target) throw new ConvertError(`${outFile}: can't tell a format by this ending; say --to`);
-  const library = read(source, text, inFile);
-  await writeFile(outFile, target.write(library));
-  const kept = loses(source);
-  return {
-    from: source.id,
-    to: target.id,
-    swatches: library.swatches.length,
-    // What the first format could not hold either is not lost on this way.
-    lost: loses(target).filter((holding) => !kept.includes(holding)),
-  };
-}
-
-function named(option: string, id: string): LibraryFormat {
-  const format = formatById(id);
-  if (!format)
-    throw new ConvertError(
-      `${option} takes one of ${FORMATS.map((one) => one.id).join(', ')}, not “${id}”`,
-    );
-  return format;
-}
-
-function read(format: LibraryFormat, text: string, file: string) {
   try {
-    const library = format.read(text);
+    const { format, library } = await readLibrary(inFile, bytes, { from: source });
     if (library.swatches.length === 0)
-      throw new ConvertError(`${file}: there are no colours in it`);
-    return library;
+      throw new LibraryFileError(
+        'there are no colours in it, or no column that is told to hold them',
+      );
+    await writeFile(outFile, await writeLibrary(library, target));
+    const kept = loses(format);
+    return {
+      from: format.id,
+      to: target.id,
+      swatches: library.swatches.length,
+      // What the first format could not hold either is not lost on this way.
+      lost: loses(target).filter((holding) => !kept.includes(holding)),
+    };
   } catch (error) {
-    if (error instanceof FormatError) throw new ConvertError(`${file}: ${error.message}`);
+    if (error instanceof LibraryFileError) throw new ConvertError(`${inFile}: ${error.message}`);
     throw error;
   }
+}
+
+function unknown(option: string, id = '', formats: readonly { id: string }[]): ConvertError {
+  return new ConvertError(
+    `${option} takes one of ${formats.map((one) => one.id).join(', ')}, not “${id}”`,
+  );
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ROLES } from '@/core/palette/proportion';
 import { oklabSchema } from './colour';
 
 /** Loosely bounded: a place may come from a file, and be of a picture that is not here. */
@@ -14,7 +15,9 @@ export const provenanceSchema = z.object({
 export const swatchSchema = z.object({
   id: z.string().min(1).max(40),
   name: z.string().trim().min(1, 'A swatch needs a name.').max(200),
+  otherNames: z.array(z.string().trim().min(1).max(200)).max(20).default([]),
   note: z.string().max(4000),
+  role: z.enum(ROLES).nullable().default(null),
   colour: oklabSchema,
   share: z.number().min(0).max(1).nullable(),
   provenance: provenanceSchema.nullable(),
@@ -44,8 +47,12 @@ export const librarySchema = libraryContentSchema.extend({
 export type Library = z.infer<typeof librarySchema>;
 
 export const createLibrarySchema = libraryContentSchema.extend({
-  studyId: z.string().uuid().nullable(),
+  studyId: z.uuid().nullable(),
+  folderId: z.uuid().nullable().default(null),
+  /** Libraries that it takes the place of: they go into the bin with the same stroke. */
+  insteadOf: z.array(z.uuid()).max(20).default([]),
 });
+export type NewLibrary = z.infer<typeof createLibrarySchema>;
 export const saveLibrarySchema = z.object({
   basedOn: z.number().int().min(1),
   content: libraryContentSchema,
@@ -61,3 +68,26 @@ export const libraryCardSchema = z.object({
   updatedAt: z.string(),
 });
 export type LibraryCard = z.infer<typeof libraryCardSchema>;
+
+/** A state that a library was in, and what had changed since the one before it. */
+export const libraryRevisionSchema = z.object({
+  revision: z.number().int(),
+  savedAt: z.string(),
+  name: z.string(),
+  renamed: z.boolean(),
+  size: z.number().int(),
+  added: z.number().int(),
+  removed: z.number().int(),
+  changed: z.number().int(),
+});
+export type LibraryRevision = z.infer<typeof libraryRevisionSchema>;
+
+export const binnedLibrarySchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  swatches: z.array(swatchSchema),
+  deletedAt: z.string(),
+  /** When it will be thrown away for good. */
+  goneAt: z.string(),
+});
+export type BinnedLibrary = z.infer<typeof binnedLibrarySchema>;

@@ -63,6 +63,18 @@ export function attachment(fileName: string): string {
   return `attachment; filename="${plain}"; filename*=UTF-8''${encoded}`;
 }
 
+/** A file to be kept, never shown by the browser as something of ours. */
+export function download(bytes: Uint8Array, mediaType: string, fileName: string): Response {
+  const text = mediaType.startsWith('text/') || /json|xml/.test(mediaType);
+  return new Response(bytes as Uint8Array<ArrayBuffer>, {
+    headers: {
+      'content-type': text ? `${mediaType}; charset=utf-8` : mediaType,
+      'content-disposition': attachment(fileName),
+      'x-content-type-options': 'nosniff',
+    },
+  });
+}
+
 /** Reads a body whole, and stops reading as soon as it is larger than it may be. */
 export async function readBody(
   request: Request,

@@ -3,15 +3,11 @@ import { eq } from 'drizzle-orm';
 import { oklabFromHex } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
 import { CORE_VERSION } from '@/core/index';
-import { gpl } from '@/core/formats/gpl';
-import { prismJson } from '@/core/formats/prism-json';
 import type { LibraryContent, Swatch } from '@/contracts/library';
 import { DEFAULT_SETTINGS } from '@/contracts/settings';
 import { database } from './db/client';
 import { picture, pictureBytes, reading, study, studyRevision } from './db/schema';
 import {
-  bringInLibrary,
-  carryOut,
   createLibrary,
   deleteLibrary,
   getLibrary,
@@ -216,7 +212,9 @@ describe('a study', () => {
 const swatch = (name: string, hex: string, part: Partial<Swatch> = {}): Swatch => ({
   id: randomUUID(),
   name,
+  otherNames: [],
   note: '',
+  role: null,
   colour: oklabFromHex(hex) as Oklab,
   share: 0.25,
   provenance: null,
@@ -276,50 +274,6 @@ describe('a library', () => {
     await restoreLibrary(id);
     expect((await getLibrary(id)).swatches).toHaveLength(2);
     await expect(restoreLibrary(randomUUID())).rejects.toMatchObject({ status: 404 });
-  });
-
-  it('goes out and comes back in the same', async () => {
-    const whole = content();
-    const { id } = await createLibrary(whole, null);
-    const { text, fileName } = await carryOut(id, prismJson);
-    expect(fileName).toMatch(/\.prism\.json$/);
-    const back = await bringInLibrary(fileName, text);
-    expect(back.loses).toEqual([]);
-    const plain = ({ id: _, ...rest }: Swatch) => rest;
-    const again = await getLibrary(back.id);
-    expect(again.swatches.map(plain)).toEqual(whole.swatches.map(plain));
-    expect(again).toMatchObject({ name: whole.name.trim(), note: whole.note, tags: whole.tags });
-    const small = await bringInLibrary('dusk.gpl', (await carryOut(id, gpl)).text);
-    expect(small.loses).toContain('shares');
-    expect((await getLibrary(small.id)).swatches.map(({ name }) => name)).toEqual([
-      'ink',
-      'lamp, "late"',
-    ]);
-  });
-
-  it('names what a file left without a name', async () => {
-    const { id } = await bringInLibrary('my colours.gpl', 'GIMP Palette\n12 34 56\n');
-    const { name, swatches } = await getLibrary(id);
-    expect(name).toBe('my colours');
-    expect(swatches[0].name).toMatch(/blue/);
-  });
-
-  it.each([
-    ['x.gpl', 'GIMP Palette\n1 2 3 ok\nnonsense\n', /Line 3.*Nothing was stored/],
-    [
-      'x.json',
-      '{"format": "bold-prism-library",\n"version": 1,\n"library": }',
-      /Line 3.*Nothing was stored/,
-    ],
-    ['x.gpl', 'GIMP Palette\n#\n', /no colours/],
-    ['x.txt', 'hello', /which format/],
-  ])('says what is wrong with %s and stores nothing', async (name, text, words) => {
-    const before = (await listLibraries()).length;
-    await expect(bringInLibrary(name, text)).rejects.toMatchObject({
-      code: 'bad-file',
-      message: expect.stringMatching(words),
-    });
-    expect(await listLibraries()).toHaveLength(before);
   });
 });
 

@@ -9,10 +9,12 @@ export function libraryFrom(
 ): { studyId: string; swatches: Swatch[] } {
   return {
     studyId,
-    swatches: document.palette.swatches.map(({ id, name, note, colour, share, area }) => ({
+    swatches: document.palette.swatches.map(({ id, name, note, role, colour, share, area }) => ({
       id,
       name,
+      otherNames: [],
       note,
+      role,
       colour,
       share,
       provenance: area && {

@@ -12,3 +12,14 @@ export function temperature({ a, b }: Pick<Oklab, 'a' | 'b'>): number {
   const along = (a * WARM_A + b * WARM_B) / 0.1;
   return Math.min(3, Math.max(-3, along));
 }
+
+export const TEMPERATURE_WORDS = ['cool', 'between', 'warm'] as const;
+export type TemperatureWord = (typeof TEMPERATURE_WORDS)[number];
+
+/** Nearer to 0 than this, a colour is called neither warm nor cool. */
+export const BETWEEN_TEMPERATURE = 0.15;
+
+export function temperatureWord(warmth: number): TemperatureWord {
+  if (Math.abs(warmth) < BETWEEN_TEMPERATURE) return 'between';
+  return warmth > 0 ? 'warm' : 'cool';
+}

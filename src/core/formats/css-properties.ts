@@ -1,6 +1,12 @@
 import { hexFromOklab } from '../colour/hex';
 import { coloursIn } from './colour-text';
-import { FormatError, MOST_SWATCHES, type FileSwatch, type LibraryFormat } from './library-file';
+import {
+  bareSwatch,
+  FormatError,
+  MOST_SWATCHES,
+  type FileSwatch,
+  type LibraryFormat,
+} from './library-file';
 import { slugs } from './slugs';
 
 /**
@@ -32,21 +38,15 @@ export const cssProperties: LibraryFormat = {
   },
 
   read: (text) => {
-    const bare = text.replace(/^\uFEFF/, '');
-    const title = TITLE.exec(bare);
+    const title = TITLE.exec(text);
     const swatches: FileSwatch[] = [];
-    for (const [, property, value, comment] of bare.matchAll(PROPERTY)) {
+    for (const [, property, value, comment] of text.matchAll(PROPERTY)) {
       const [found] = coloursIn(value);
       if (!found) continue;
       if (swatches.length === MOST_SWATCHES)
         throw new FormatError(1, `there are more than ${MOST_SWATCHES} colours.`);
-      swatches.push({
-        name: (unquoted(comment) ?? property.replaceAll('-', ' ')).slice(0, 200),
-        note: '',
-        colour: found.colour,
-        share: null,
-        provenance: null,
-      });
+      const name = unquoted(comment) ?? property.replaceAll('-', ' ');
+      swatches.push(bareSwatch(name, found.colour));
     }
     if (swatches.length === 0)
       throw new FormatError(1, 'there is no custom property that is a colour in this style sheet.');

@@ -4,8 +4,10 @@ import { oklabFromOklch, oklabFromRgb, type Oklab } from '../colour/oklab';
 import { readJson, type JsonText } from './json-text';
 import {
   ALL_HOLDINGS,
+  bareSwatch,
   FormatError,
   MOST_SWATCHES,
+  partsOf,
   swatchPartsSchema,
   type FileSwatch,
   type LibraryFormat,
@@ -44,7 +46,7 @@ export const designTokens: LibraryFormat = {
 
   write: ({ name, note, tags, swatches }) => {
     const keys = slugs(swatches.map((swatch) => swatch.name));
-    const tokens = swatches.map(({ name: own, note: about, colour, share, provenance }, i) => [
+    const tokens = swatches.map(({ name: own, note: about, colour, ...parts }, i) => [
       keys[i],
       {
         $value: {
@@ -53,7 +55,7 @@ export const designTokens: LibraryFormat = {
           hex: hexFromOklab(colour),
         },
         $description: about,
-        $extensions: { [OWN]: { name: own, share, provenance } },
+        $extensions: { [OWN]: { name: own, ...partsOf(parts) } },
       },
     ]);
     const file = {
@@ -113,11 +115,9 @@ function collect(
       throw new FormatError(json.lineOf(path), `there are more than ${MOST_SWATCHES} colours.`);
     const own = ownSwatch.safeParse(extension(group));
     into.push({
-      name: own.success ? own.data.name : path.join(' ').slice(0, 200),
+      ...bareSwatch(path.join(' '), colourOf(json, group.$value, path, 0)),
+      ...(own.success && own.data),
       note: typeof group.$description === 'string' ? group.$description.slice(0, 4000) : '',
-      colour: colourOf(json, group.$value, path, 0),
-      share: own.success ? own.data.share : null,
-      provenance: own.success ? own.data.provenance : null,
     });
     return;
   }

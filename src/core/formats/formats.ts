@@ -1,43 +1,66 @@
 import { coloursIn } from './colour-text';
 import { cssProperties } from './css-properties';
+import { csv } from './csv';
 import { designTokens } from './design-tokens';
 import { gpl } from './gpl';
 import { hexList } from './hex-list';
-import type { LibraryFormat } from './library-file';
+import type { FormatFacts, LibraryFormat } from './library-file';
+import { pngChart } from './png-chart';
 import { prismJson } from './prism-json';
+import { soc } from './soc';
+import { svgChart } from './svg-chart';
 
-/** Every format a library can be carried out to and brought in from. A new one is a file and a line. */
-export const FORMATS: readonly LibraryFormat[] = [
+/** Every format of text. A new one is a file and a line. */
+export const TEXT_FORMATS: readonly LibraryFormat[] = [
   prismJson,
-  gpl,
+  svgChart,
   designTokens,
+  csv,
   cssProperties,
+  gpl,
+  soc,
   hexList,
 ];
 
-export function formatById(id: string): LibraryFormat | null {
+/** Every format a library can be carried out to and brought in from, those that hold everything first. */
+export const FORMATS: readonly FormatFacts[] = [
+  prismJson,
+  pngChart,
+  ...TEXT_FORMATS.filter((format) => format !== prismJson),
+];
+
+export function formatById(id: string): FormatFacts | null {
   return FORMATS.find((format) => format.id === id) ?? null;
 }
 
+export function isText(format: FormatFacts): format is LibraryFormat {
+  return TEXT_FORMATS.some(({ id }) => id === format.id);
+}
+
 /** The format that a file's ending names; a plain `.json` is our own. */
-export function formatByEnding(fileName: string): LibraryFormat | null {
+export function formatByEnding(fileName: string): FormatFacts | null {
   const lower = fileName.toLowerCase();
   const named = FORMATS.find(({ extension }) => lower.endsWith(`.${extension}`));
   if (named) return named;
   if (lower.endsWith('.tokens')) return designTokens;
+  if (lower.endsWith('.tsv')) return csv;
   return lower.endsWith('.json') ? prismJson : null;
 }
 
-/** So much of a text is looked at for colours. */
+/** So much of a text is looked at for what it is. */
 const LOOKED_AT = 20_000;
 
-/** The format of a file by what is in it and its name; null when neither tells. */
+/** The format of a text by what is in it and its file's name; null when neither tells. */
 export function formatOf(fileName: string, text: string): LibraryFormat | null {
   const named = formatByEnding(fileName);
-  const start = text.replace(/^\uFEFF/, '').trimStart();
+  const start = text.slice(0, LOOKED_AT).trimStart();
   if (named === prismJson || (!named && start.startsWith('{')))
-    return /"\$value"\s*:/.test(start) ? designTokens : prismJson;
+    return /"\$value"\s*:/.test(text) ? designTokens : prismJson;
   if (start.startsWith('GIMP Palette')) return gpl;
-  if (named && named !== hexList) return named;
-  return coloursIn(start.slice(0, LOOKED_AT)).length > 0 ? hexList : null;
+  if (start.startsWith('<')) {
+    if (/<(?:\w+:)?color-table[\s>]/.test(start)) return soc;
+    if (/<(?:\w+:)?svg[\s>]/.test(start)) return svgChart;
+  }
+  if (named && named !== hexList && isText(named)) return named;
+  return coloursIn(start).length > 0 ? hexList : null;
 }

@@ -1,5 +1,11 @@
 import { bytesFromOklab, oklabFromBytes } from '../colour/hex';
-import { FormatError, oneLine, type FileSwatch, type LibraryFormat } from './library-file';
+import {
+  bareSwatch,
+  FormatError,
+  oneLine,
+  type FileSwatch,
+  type LibraryFormat,
+} from './library-file';
 
 const MAGIC = 'GIMP Palette';
 const COLUMNS = 8;
@@ -28,7 +34,7 @@ export const gpl: LibraryFormat = {
   },
 
   read: (text) => {
-    const lines = text.replace(/^\uFEFF/, '').split(/\r\n|\n|\r/);
+    const lines = text.split(/\r\n|\n|\r/);
     if (lines[0].trim() !== MAGIC)
       throw new FormatError(1, `a GPL palette begins with “${MAGIC}”.`);
     let name = '';
@@ -55,11 +61,5 @@ function readColour(line: string, number: number): FileSwatch {
   const bytes = [Number(match[1]), Number(match[2]), Number(match[3])] as [number, number, number];
   if (bytes.some((byte) => byte > 255))
     throw new FormatError(number, `${bytes.join(' ')} goes beyond 255.`);
-  return {
-    name: match[4] ?? '',
-    note: '',
-    colour: oklabFromBytes(bytes),
-    share: null,
-    provenance: null,
-  };
+  return bareSwatch(match[4] ?? '', oklabFromBytes(bytes));
 }

@@ -1,6 +1,7 @@
 import { hexFromOklab } from '../colour/hex';
 import { coloursIn } from './colour-text';
 import {
+  bareSwatch,
   FormatError,
   MOST_SWATCHES,
   oneLine,
@@ -24,19 +25,13 @@ export const hexList: LibraryFormat = {
 
   read: (text) => {
     const swatches: FileSwatch[] = [];
-    const lines = text.replace(/^\uFEFF/, '').split(/\r\n|\n|\r/);
+    const lines = text.split(/\r\n|\n|\r/);
     lines.forEach((line, i) => {
       const found = coloursIn(line);
       if (swatches.length + found.length > MOST_SWATCHES)
         throw new FormatError(i + 1, `there are more than ${MOST_SWATCHES} colours.`);
       for (const [k, { colour, end }] of found.entries())
-        swatches.push({
-          name: nameBeside(line, found, k, end),
-          note: '',
-          colour,
-          share: null,
-          provenance: null,
-        });
+        swatches.push(bareSwatch(nameBeside(line, found, k, end), colour));
     });
     if (swatches.length === 0) throw new FormatError(1, 'there is no colour in this text.');
     return { name: '', note: '', tags: [], swatches };
@@ -54,5 +49,5 @@ function nameBeside(
   const before = found.length === 1 ? line.slice(0, found[0].start) : '';
   // What joins a colour to its name, or a list's signs, is no part of the name.
   const bare = (words: string) => oneLine(words.replace(/^[\s:;,=|"'*-]+|[\s:;,=|"'([]+$/g, ''));
-  return (bare(after) || bare(before)).slice(0, 200);
+  return bare(after) || bare(before);
 }

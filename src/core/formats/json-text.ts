@@ -14,23 +14,22 @@ export interface JsonText {
   lineOf: (path: readonly PropertyKey[]) => number;
 }
 
-/** Reads JSON, a byte order mark before it allowed. Throws a FormatError that says the line. */
+/** Reads JSON. Throws a FormatError that says the line. */
 export function readJson(text: string): JsonText {
-  const bare = text.replace(/^\uFEFF/, '');
   const errors: ParseError[] = [];
-  const tree = parsed(bare, errors);
+  const tree = parsed(text, errors);
   if (errors.length > 0 || !tree) {
     const at = errors[0] ?? { offset: 0, error: 4 };
     throw new FormatError(
-      lineAt(bare, at.offset),
+      lineAt(text, at.offset),
       `not JSON here (${words(printParseErrorCode(at.error))}).`,
     );
   }
   return {
-    value: JSON.parse(bare),
+    value: JSON.parse(text),
     lineOf: (path) =>
       lineAt(
-        bare,
+        text,
         nearestNode(
           tree,
           path.map((part) => (typeof part === 'number' ? part : String(part))),

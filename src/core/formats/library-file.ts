@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Oklab } from '../colour/oklab';
+import { ROLES, type Role } from '../palette/proportion';
 
 /** Where a swatch was taken from. Place in fractions of the original picture, radius a share of its diagonal. */
 export interface Provenance {
@@ -13,7 +14,11 @@ export interface Provenance {
 
 export interface FileSwatch {
   name: string;
+  /** What else it is called: by makers, in other languages. */
+  otherNames: string[];
   note: string;
+  /** What it is for in its palette. */
+  role: Role | null;
   /** Full precision; formats of bytes hold only the nearest 8-bit colour. */
   colour: Oklab;
   /** Share of the picture, 0–1, or null where it is not known. */
@@ -35,7 +40,9 @@ export type Holding =
   | 'note'
   | 'tags'
   | 'swatch names'
+  | 'other names'
   | 'swatch notes'
+  | 'roles'
   | 'shares'
   | 'provenance'
   | 'exact colour'
@@ -46,18 +53,25 @@ export const ALL_HOLDINGS: readonly Holding[] = [
   'note',
   'tags',
   'swatch names',
+  'other names',
   'swatch notes',
+  'roles',
   'shares',
   'provenance',
   'exact colour',
 ];
 
-export interface LibraryFormat {
+/** What is to be known of a format before anything is written or read. */
+export interface FormatFacts {
   id: string;
   title: string;
   extension: string;
   mediaType: string;
   holds: readonly Holding[];
+}
+
+/** A format of text. */
+export interface LibraryFormat extends FormatFacts {
   write: (library: LibraryFile) => string;
   /** Throws a FormatError that says the line. */
   read: (text: string) => LibraryFile;
@@ -74,7 +88,7 @@ export class FormatError extends Error {
 }
 
 /** What a format loses of a library: everything it does not hold. */
-export function loses(format: LibraryFormat): Holding[] {
+export function loses(format: FormatFacts): Holding[] {
   return ALL_HOLDINGS.filter((holding) => !format.holds.includes(holding));
 }
 
@@ -85,6 +99,8 @@ const finite = z.number();
 
 /** What of a swatch our own formats keep besides its name, note and colour. */
 export const swatchPartsSchema = z.object({
+  otherNames: z.array(z.string().max(200)).max(20).default([]),
+  role: z.enum(ROLES).nullable().default(null),
   share: z.number().min(0).max(1).nullable().default(null),
   provenance: z
     .object({
@@ -98,6 +114,29 @@ export const swatchPartsSchema = z.object({
     .nullable()
     .default(null),
 });
+
+/** What our own formats keep beside name, note and colour; other keys of a swatch stay behind. */
+export function partsOf({
+  otherNames,
+  role,
+  share,
+  provenance,
+}: Omit<FileSwatch, 'name' | 'note' | 'colour'>): z.infer<typeof swatchPartsSchema> {
+  return { otherNames, role, share, provenance };
+}
+
+/** A swatch of which only its colour and perhaps its name are known. */
+export function bareSwatch(name: string, colour: Oklab): FileSwatch {
+  return {
+    name: name.slice(0, 200),
+    otherNames: [],
+    note: '',
+    role: null,
+    colour,
+    share: null,
+    provenance: null,
+  };
+}
 
 /** A line break in a name would break a file of lines. */
 export function oneLine(text: string): string {

@@ -5,6 +5,7 @@ import {
   ALL_HOLDINGS,
   FormatError,
   MOST_SWATCHES,
+  partsOf,
   swatchPartsSchema,
   type LibraryFormat,
 } from './library-file';
@@ -55,8 +56,7 @@ export const prismJson: LibraryFormat = {
           note: rest.note,
           hex: hexFromOklab(colour),
           oklab: [colour.L, colour.a, colour.b],
-          share: rest.share,
-          provenance: rest.provenance,
+          ...partsOf(rest),
         })),
       },
     };

@@ -5,42 +5,11 @@ import { anySrgb } from '../testing';
 import { coloursIn } from './colour-text';
 import { cssProperties } from './css-properties';
 import { designTokens } from './design-tokens';
-import { FORMATS, formatOf } from './formats';
+import { formatOf, TEXT_FORMATS } from './formats';
 import { hexList } from './hex-list';
-import { FormatError, loses, oneLine, type LibraryFile } from './library-file';
+import { FormatError, loses, oneLine } from './library-file';
+import { anyLibrary, libraryOf, plain } from './testing';
 
-/** Names in any script, with quotes, tabs, emoji and what ends comments, up to 200 characters. */
-const anyName = fc.oneof(
-  fc.string({ unit: 'grapheme', maxLength: 60 }),
-  fc.constantFrom(
-    'قرمز تیره',
-    '灯りの色',
-    '🌧️ wet “slate”',
-    'a\ttab',
-    '*/ body { }',
-    '"quoted"',
-    '#fff',
-    '12',
-    '--',
-    'x'.repeat(200),
-  ),
-);
-const anyLibrary: fc.Arbitrary<LibraryFile> = fc.record({
-  name: anyName,
-  note: fc.string({ unit: 'grapheme', maxLength: 80 }),
-  tags: fc.array(fc.string({ maxLength: 12 }), { maxLength: 4 }),
-  swatches: fc.array(
-    fc.record({
-      name: anyName,
-      note: fc.string({ maxLength: 40 }),
-      colour: anySrgb,
-      share: fc.option(fc.double({ min: 0, max: 1, noNaN: true })),
-      provenance: fc.constant(null),
-    }),
-    { minLength: 1, maxLength: 12 },
-  ),
-});
-const plain = (library: LibraryFile): LibraryFile => JSON.parse(JSON.stringify(library));
 const hexes = (colours: readonly { colour: Oklab }[]) =>
   colours.map(({ colour }) => hexFromOklab(colour));
 
@@ -109,14 +78,7 @@ describe('CSS properties', () => {
 
   it('never let a name out of its comment', () => {
     const colour = oklabFromHex('#123456') as Oklab;
-    const swatch = {
-      name: '*/ } body { x: url(y) } /*',
-      note: '',
-      colour,
-      share: null,
-      provenance: null,
-    };
-    const text = cssProperties.write({ name: '*/', note: '', tags: [], swatches: [swatch] });
+    const text = cssProperties.write(libraryOf('*/', [['*/ } body { x: url(y) } /*', colour]]));
     expect(text.match(/\*\//g)).toHaveLength(2);
     expect(text.split('\n')[2]).toMatch(/^ {2}--body-x-url-y: oklab\(/);
   });
@@ -136,14 +98,7 @@ describe('a hex list', () => {
     const named = fc.string({ unit: fc.constantFrom(...'abc dé 灯'), maxLength: 30 });
     fc.assert(
       fc.property(fc.array(fc.tuple(named, anySrgb), { minLength: 1, maxLength: 9 }), (pairs) => {
-        const swatches = pairs.map(([name, colour]) => ({
-          name,
-          note: '',
-          colour,
-          share: null,
-          provenance: null,
-        }));
-        const read = hexList.read(hexList.write({ name: '', note: '', tags: [], swatches }));
+        const read = hexList.read(hexList.write(libraryOf('', pairs)));
         expect(read.swatches.map((swatch) => swatch.name)).toEqual(
           pairs.map(([name]) => oneLine(name)),
         );
@@ -226,7 +181,7 @@ describe('every format', () => {
       maxLength: 60,
     });
     fc.assert(
-      fc.property(scraps, fc.constantFrom(...FORMATS), (text, format) => {
+      fc.property(scraps, fc.constantFrom(...TEXT_FORMATS), (text, format) => {
         try {
           for (const { colour } of format.read(text).swatches)
             for (const part of [colour.L, colour.a, colour.b])
@@ -249,7 +204,7 @@ describe('every format', () => {
       '{"a":'.repeat(20_000),
       '['.repeat(20_000),
     ])
-      for (const format of FORMATS) {
+      for (const format of TEXT_FORMATS) {
         try {
           format.read(text);
         } catch (error) {
@@ -260,21 +215,8 @@ describe('every format', () => {
   });
 
   it('is known by its name, or by what is in it', () => {
-    const library: LibraryFile = {
-      name: 'n',
-      note: '',
-      tags: [],
-      swatches: [
-        {
-          name: 's',
-          note: '',
-          colour: oklabFromHex('#123456') as Oklab,
-          share: null,
-          provenance: null,
-        },
-      ],
-    };
-    for (const format of FORMATS)
+    const library = libraryOf('n', [['s', oklabFromHex('#123456') as Oklab]]);
+    for (const format of TEXT_FORMATS)
       expect(formatOf(`a.${format.extension}`, format.write(library))).toBe(format);
     expect(formatOf('a', designTokens.write(library))).toBe(designTokens);
     expect(formatOf('a.md', 'the wall is #e8d9c2')).toBe(hexList);

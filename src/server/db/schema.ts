@@ -12,7 +12,6 @@ import {
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
-import type { Provenance } from '@/core/formats/library-file';
 import type { WheelId } from '@/core/colour/wheel';
 import type { WheellessStudy, WheelStudy } from '@/core/measure/colour-study';
 import type { SchemeName } from '@/core/measure/harmony';
@@ -31,8 +30,8 @@ const bytea = customType<{ data: Uint8Array }>({
   toDriver: (bytes) =>
     sql`decode(${Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength).toString('base64')}, 'base64')`,
 });
-const moment = (name: string) => timestamp(name, { withTimezone: true, precision: 3 });
-const now = sql`clock_timestamp()`;
+export const moment = (name: string) => timestamp(name, { withTimezone: true, precision: 3 });
+export const now = sql`clock_timestamp()`;
 
 /** A picture as it was brought in, known by its content. */
 export const picture = pgTable(
@@ -154,56 +153,6 @@ export const attempt = pgTable(
     madeAt: moment('made_at').notNull().default(now),
   },
   (table) => [index('attempt_drill').on(table.drill, table.madeAt)],
-);
-
-export const library = pgTable(
-  'library',
-  {
-    id: uuid('id').primaryKey().defaultRandom(),
-    name: text('name').notNull(),
-    note: text('note').notNull(),
-    revision: integer('revision').notNull(),
-    studyId: uuid('study_id').references(() => study.id),
-    createdAt: moment('created_at').notNull().default(now),
-    updatedAt: moment('updated_at').notNull().default(now),
-    deletedAt: moment('deleted_at'),
-  },
-  (table) => [index('library_updated').on(table.updatedAt)],
-);
-
-/** Colours are OKLab at full precision; hex is made where it is shown. */
-export const swatch = pgTable(
-  'swatch',
-  {
-    libraryId: uuid('library_id')
-      .notNull()
-      .references(() => library.id),
-    id: text('id').notNull(),
-    position: integer('position').notNull(),
-    name: text('name').notNull(),
-    note: text('note').notNull(),
-    L: doublePrecision('l').notNull(),
-    a: doublePrecision('a').notNull(),
-    b: doublePrecision('b').notNull(),
-    share: doublePrecision('share'),
-    provenance: jsonb('provenance').$type<Provenance>(),
-  },
-  (table) => [primaryKey({ columns: [table.libraryId, table.id] })],
-);
-
-export const tag = pgTable(
-  'tag',
-  {
-    libraryId: uuid('library_id')
-      .notNull()
-      .references(() => library.id),
-    name: text('name').notNull(),
-    position: integer('position').notNull(),
-  },
-  (table) => [
-    primaryKey({ columns: [table.libraryId, table.name] }),
-    index('tag_name').on(table.name),
-  ],
 );
 
 export const setting = pgTable('setting', {

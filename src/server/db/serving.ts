@@ -1,5 +1,6 @@
 import { closePool, warmPool } from '@/workers/server/pool';
 import { refreshStale } from '../readings/refresh';
+import { indexStale } from '../libraries/libraries';
 import { closeDatabase, database } from './client';
 
 /**
@@ -9,6 +10,7 @@ import { closeDatabase, database } from './client';
 export async function openForServing(): Promise<void> {
   try {
     await database();
+    await indexStale();
   } catch (error) {
     console.error(error instanceof Error ? error.message : error);
     process.exit(1);

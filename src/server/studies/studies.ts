@@ -12,6 +12,7 @@ import {
 import { database } from '../db/client';
 import { picture, reading, study, studyRevision, wheelReading } from '../db/schema';
 import { notFound, ServiceError } from '../errors';
+import { reindexLibrariesOf } from '../libraries/library-rows';
 import { insertStudy, titleOf } from '../pictures/bring-in';
 import { refreshReading } from '../readings/refresh';
 import { getSettings } from '../settings/settings';
@@ -130,6 +131,7 @@ export async function saveStudy(
     return row;
   });
   if (!saved) throw newer(await getStudy(id));
+  await reindexLibrariesOf(id);
   // The reading follows from the document; a save need not wait for it.
   void refreshReading(id).catch((error) => console.error(error));
   return { revision: saved.revision, updatedAt: saved.updatedAt.toISOString() };

@@ -1,0 +1,89 @@
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { sql } from 'drizzle-orm';
+import { INTENSITY_WORDS } from '../src/core/colour/intensity';
+import { randomFrom } from '../src/core/seeded';
+import { librarySearchSchema, type LibrarySearch } from '../src/contracts/library-search';
+import { closeDatabase, database, setDatabase } from '../src/server/db/client';
+import { openFolder } from '../src/server/db/open';
+import { countFacets } from '../src/server/libraries/facets';
+import { searchLibraries } from '../src/server/libraries/search';
+import { fillLibraries, someLibrary } from '../src/server/testing/many-libraries';
+
+const LIBRARIES = 2000;
+const SWATCHES = 10;
+const PAGE = 40;
+const ASKED = 240;
+
+/** Searches as people make them: words, parts of words, families, ranges, near colours, and these together. */
+function someSearches(count: number): LibrarySearch[] {
+  const random = randomFrom(7);
+  const words = [
+    'fog',
+    'har',
+    'light',
+    'dull',
+    'rain',
+    'snow october',
+    'grey',
+    'violet',
+    'plate 3',
+  ];
+  return Array.from({ length: count }, (_, i) => {
+    const part = (share: number) => random() < share;
+    const from = random() * 8;
+    const first = Math.floor(random() * 4);
+    return librarySearchSchema.parse({
+      text: part(0.5) ? words[Math.floor(random() * words.length)] : '',
+      near: part(0.3)
+        ? { colour: someLibrary(i, 1).swatches[0].colour, within: 2 + random() * 8 }
+        : null,
+      families: part(0.3) ? [Math.floor(random() * 12)] : [],
+      values: part(0.3) ? [from, from + 2] : null,
+      intensities: part(0.2) ? [INTENSITY_WORDS[first], INTENSITY_WORDS[first + 2]] : null,
+      temperature: part(0.15) ? 'warm' : null,
+      tags: part(0.15) ? ['evening'] : [],
+      sort: part(0.2) ? 'name' : 'changed',
+    });
+  });
+}
+
+const at = (sorted: readonly number[], share: number) =>
+  sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))];
+
+/** What searching costs in a store of 2,000 libraries with 20,000 swatches, in a folder as the app has it. */
+export async function benchDrawers(): Promise<string> {
+  const folder = await mkdtemp(path.join(tmpdir(), 'prism-bench-'));
+  setDatabase(await openFolder(path.join(folder, 'postgres')));
+  try {
+    await fillLibraries(LIBRARIES, SWATCHES);
+    const db = await database();
+    await db.execute(sql`analyze`);
+    const searches = someSearches(ASKED);
+    const pages: number[] = [];
+    const counts: number[] = [];
+    let hits = 0;
+    for (const search of searches) {
+      const start = performance.now();
+      const found = await searchLibraries(search, 'painters', 0, PAGE);
+      const middle = performance.now();
+      await countFacets(search, 'painters');
+      pages.push(middle - start);
+      counts.push(performance.now() - middle);
+      hits += found.total;
+    }
+    const line = (name: string, times: number[]) => {
+      const sorted = [...times].sort((one, other) => one - other);
+      return `  ${name.padEnd(28)}${[0.5, 0.95, 0.999].map((share) => `${at(sorted, share).toFixed(1).padStart(8)} ms`).join('')}`;
+    };
+    return [
+      `Searching ${LIBRARIES} libraries with ${LIBRARIES * SWATCHES} swatches, ${ASKED} searches, ${(hits / ASKED).toFixed(0)} libraries found each: median, 95th percentile, longest`,
+      line('the first 40 libraries', pages),
+      line('the counts beside them', counts),
+    ].join('\n');
+  } finally {
+    await closeDatabase();
+    await rm(folder, { recursive: true, force: true });
+  }
+}

@@ -1,0 +1,293 @@
+import { labFromOklab } from '../colour/cielab';
+import { ciede2000 } from '../colour/ciede2000';
+import { oklabFromBytes } from '../colour/hex';
+import type { Oklab } from '../colour/oklab';
+import { OPAQUE, type Picture } from '../picture/picture';
+import { pieces } from '../picture/pieces';
+import { bareSwatch, FormatError, type LibraryFile } from './library-file';
+
+/** A patch of a swatch card: its colour, and where it lies in fractions of the picture. */
+export interface CardPatch {
+  colour: Oklab;
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+
+/** The long side, in samples, on which patches are sought. */
+const SIDE = 360;
+/** Two neighbours within this CIEDE2000 are of one patch; paper grain and JPEG are under it. */
+const SMOOTH = 2.3;
+/** A patch takes at least this share of the picture, and fills this much of its own box. */
+const LEAST_SHARE = 0.0012;
+const LEAST_FULL = 0.82;
+/** The longest a patch is against its width: longer ones are lines and borders. */
+const LONGEST = 14;
+/** Of a patch's outline, the share beyond which the colour must break off at once, and how far out that is looked at. */
+const LEAST_BROKEN = 0.7;
+const STEP_OUT = 3;
+/** A piece that reaches along this much of the picture's edge is what the card lies on. */
+const EDGE = 0.2;
+/** So much of a patch, at each of its sides, is left out of its colour. */
+const RIM = 0.15;
+const MOST_PATCHES = 2000;
+
+/**
+ * The even patches of a picture of a swatch card or chart, in reading order: connected samples that part little from
+ * their neighbours, that fill their box, and are not the ground. Patches of one colour that touch are one.
+ */
+export function cardPatches(picture: Picture): CardPatch[] {
+  const small = evened(sampled(picture));
+  const { of, entry, size } = pieces(evenMap(small), small.width, small.height, -1);
+  const boxes = boxesOf(of, size.length, small.width, small.height);
+  const area = small.width * small.height;
+  const around = 2 * (small.width + small.height);
+  const patches: CardPatch[] = [];
+  entry.forEach((_, piece) => {
+    const box = boxes[piece];
+    const wide = box.right - box.left + 1;
+    const high = box.bottom - box.top + 1;
+    const large = size[piece] >= Math.max(9, LEAST_SHARE * area);
+    const full = size[piece] >= LEAST_FULL * wide * high;
+    const shapely = Math.max(wide, high) <= LONGEST * Math.min(wide, high);
+    if (!large || !full || !shapely || box.edge > EDGE * around) return;
+    if (brokenShare(small, of, piece, box) < LEAST_BROKEN) return;
+    patches.push({
+      colour: colourWithin(small, of, piece, box),
+      x: box.left / small.width,
+      y: box.top / small.height,
+      width: wide / small.width,
+      height: high / small.height,
+    });
+  });
+  return inReadingOrder(patches).slice(0, MOST_PATCHES);
+}
+
+/** The card as a library; its swatches have no names of their own. Throws a FormatError where no patch is found. */
+export function readCard(picture: Picture): LibraryFile {
+  const patches = cardPatches(picture);
+  if (patches.length === 0)
+    throw new FormatError(1, 'no even patches of colour were found in this picture.');
+  return {
+    name: '',
+    note: '',
+    tags: [],
+    swatches: patches.map(({ colour }) => bareSwatch('', colour)),
+  };
+}
+
+interface Samples {
+  width: number;
+  height: number;
+  /** OKLab of each sample, and whether it is seen. */
+  colour: Float64Array;
+  seen: Uint8Array;
+}
+
+/** The picture as means of small squares in OKLab. */
+function sampled({ width, height, data }: Picture): Samples {
+  const step = Math.max(1, Math.max(width, height) / SIDE);
+  const wide = Math.max(1, Math.floor(width / step));
+  const high = Math.max(1, Math.floor(height / step));
+  const colour = new Float64Array(wide * high * 3);
+  const seen = new Uint8Array(wide * high);
+  for (let y = 0; y < high; y++)
+    for (let x = 0; x < wide; x++) {
+      const at = y * wide + x;
+      let count = 0;
+      const sum = [0, 0, 0];
+      for (
+        let v = Math.floor(y * step);
+        v < Math.max(Math.floor(y * step) + 1, (y + 1) * step);
+        v++
+      )
+        for (
+          let u = Math.floor(x * step);
+          u < Math.max(Math.floor(x * step) + 1, (x + 1) * step);
+          u++
+        ) {
+          const p = (Math.min(v, height - 1) * width + Math.min(u, width - 1)) * 4;
+          if (data[p + 3] < OPAQUE) continue;
+          count++;
+          for (let k = 0; k < 3; k++) sum[k] += data[p + k];
+        }
+      if (count === 0) continue;
+      seen[at] = 1;
+      const mean = oklabFromBytes([sum[0] / count, sum[1] / count, sum[2] / count]);
+      colour.set([mean.L, mean.a, mean.b], at * 3);
+    }
+  return { width: wide, height: high, colour, seen };
+}
+
+/** With each sample the mean of the nine around it, which takes most of a camera's grain. */
+function evened(samples: Samples): Samples {
+  const { width, height, colour, seen } = samples;
+  const out = new Float64Array(colour.length);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      let count = 0;
+      const at = (y * width + x) * 3;
+      for (let v = Math.max(0, y - 1); v <= Math.min(height - 1, y + 1); v++)
+        for (let u = Math.max(0, x - 1); u <= Math.min(width - 1, x + 1); u++) {
+          const from = v * width + u;
+          if (!seen[from]) continue;
+          count++;
+          for (let k = 0; k < 3; k++) out[at + k] += colour[from * 3 + k];
+        }
+      if (count > 0) for (let k = 0; k < 3; k++) out[at + k] /= count;
+    }
+  return { ...samples, colour: out };
+}
+
+function colourAt({ colour }: Samples, at: number): Oklab {
+  return { L: colour[at * 3], a: colour[at * 3 + 1], b: colour[at * 3 + 2] };
+}
+
+/**
+ * A number for each sample, alike for those that belong to one patch: samples join their left and upper neighbour
+ * while they are near the mean of what has joined so far, so that a slow fading is no patch.
+ */
+function evenMap(samples: Samples): Int32Array {
+  const { width, height, seen } = samples;
+  const map = new Int32Array(width * height).fill(-1);
+  const sums: { L: number; a: number; b: number; count: number }[] = [];
+  const meanOf = (patch: number): Oklab => {
+    const { L, a, b, count } = sums[patch];
+    return { L: L / count, a: a / count, b: b / count };
+  };
+  for (let start = 0; start < map.length; start++) {
+    if (map[start] >= 0 || !seen[start]) continue;
+    const patch = sums.push({ L: 0, a: 0, b: 0, count: 0 }) - 1;
+    const waiting = [start];
+    map[start] = patch;
+    let mean = labFromOklab(colourAt(samples, start));
+    for (let at = waiting.pop(); at !== undefined; at = waiting.pop()) {
+      const { L, a, b } = colourAt(samples, at);
+      const sum = sums[patch];
+      sum.L += L;
+      sum.a += a;
+      sum.b += b;
+      sum.count++;
+      if (sum.count % 32 === 0) mean = labFromOklab(meanOf(patch));
+      const x = at % width;
+      const y = (at - x) / width;
+      for (const [u, v] of [
+        [x - 1, y],
+        [x + 1, y],
+        [x, y - 1],
+        [x, y + 1],
+      ]) {
+        if (u < 0 || v < 0 || u >= width || v >= height) continue;
+        const next = v * width + u;
+        if (map[next] >= 0 || !seen[next]) continue;
+        const apart = ciede2000(mean, labFromOklab(colourAt(samples, next)));
+        if (apart > SMOOTH) continue;
+        map[next] = patch;
+        waiting.push(next);
+      }
+    }
+  }
+  return map;
+}
+
+interface Box {
+  left: number;
+  right: number;
+  top: number;
+  bottom: number;
+  /** Samples on the picture's edge. */
+  edge: number;
+}
+
+function boxesOf(of: Int32Array, count: number, width: number, height: number): Box[] {
+  const boxes = Array.from({ length: count }, () => ({
+    left: width,
+    right: -1,
+    top: height,
+    bottom: -1,
+    edge: 0,
+  }));
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const box = boxes[of[y * width + x]];
+      if (!box) continue;
+      box.left = Math.min(box.left, x);
+      box.right = Math.max(box.right, x);
+      box.top = Math.min(box.top, y);
+      box.bottom = Math.max(box.bottom, y);
+      if (x === 0 || y === 0 || x === width - 1 || y === height - 1) box.edge++;
+    }
+  return boxes;
+}
+
+/** The share of a patch's sides, row by row and column by column, at which another colour begins at once. */
+function brokenShare(samples: Samples, of: Int32Array, piece: number, box: Box): number {
+  const { width, height } = samples;
+  let sides = 0;
+  let broken = 0;
+  const look = (x: number, y: number, dx: number, dy: number) => {
+    const u = x + dx * STEP_OUT;
+    const v = y + dy * STEP_OUT;
+    sides++;
+    if (u < 0 || v < 0 || u >= width || v >= height || !samples.seen[v * width + u]) {
+      broken++;
+      return;
+    }
+    const apart = ciede2000(
+      labFromOklab(colourAt(samples, y * width + x)),
+      labFromOklab(colourAt(samples, v * width + u)),
+    );
+    if (apart > SMOOTH) broken++;
+  };
+  for (let y = box.top; y <= box.bottom; y++) {
+    let first = box.left;
+    while (of[y * width + first] !== piece && first < box.right) first++;
+    let last = box.right;
+    while (of[y * width + last] !== piece && last > box.left) last--;
+    look(first, y, -1, 0);
+    look(last, y, 1, 0);
+  }
+  for (let x = box.left; x <= box.right; x++) {
+    let first = box.top;
+    while (of[first * width + x] !== piece && first < box.bottom) first++;
+    let last = box.bottom;
+    while (of[last * width + x] !== piece && last > box.top) last--;
+    look(x, first, 0, -1);
+    look(x, last, 0, 1);
+  }
+  return broken / sides;
+}
+
+/** The mean of a patch without its rim, where it has run into what lies beside it. */
+function colourWithin(samples: Samples, of: Int32Array, piece: number, box: Box): Oklab {
+  const inset = (from: number, to: number) => Math.floor((to - from + 1) * RIM);
+  const across = inset(box.left, box.right);
+  const down = inset(box.top, box.bottom);
+  const sum = { L: 0, a: 0, b: 0 };
+  let count = 0;
+  for (let y = box.top + down; y <= box.bottom - down; y++)
+    for (let x = box.left + across; x <= box.right - across; x++) {
+      const at = y * samples.width + x;
+      if (of[at] !== piece) continue;
+      const { L, a, b } = colourAt(samples, at);
+      sum.L += L;
+      sum.a += a;
+      sum.b += b;
+      count++;
+    }
+  return { L: sum.L / count, a: sum.a / count, b: sum.b / count };
+}
+
+/** Row by row from above, each from the left; a row is what overlaps by half in height. */
+function inReadingOrder(patches: readonly CardPatch[]): CardPatch[] {
+  const waiting = [...patches].sort((one, other) => one.y - other.y);
+  const order: CardPatch[] = [];
+  while (waiting.length > 0) {
+    const { y, height } = waiting[0];
+    const row = waiting.filter((patch) => patch.y + patch.height / 2 < y + height);
+    order.push(...row.sort((one, other) => one.x - other.x));
+    for (const patch of row) waiting.splice(waiting.indexOf(patch), 1);
+  }
+  return order;
+}

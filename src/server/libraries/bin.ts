@@ -1,0 +1,68 @@
+import { addDays, subDays } from 'date-fns';
+import { and, desc, eq, isNotNull, lt, sql } from 'drizzle-orm';
+import type { BinnedLibrary } from '@/contracts/library';
+import { database } from '../db/client';
+import { library, swatch } from '../db/library-schema';
+import { notFound } from '../errors';
+import { contentsOf } from './library-rows';
+
+/** What is thrown away can be taken back for this long. */
+export const BIN_DAYS = 30;
+
+/** What lies in the bin, the last thrown away first. */
+export async function listBin(): Promise<BinnedLibrary[]> {
+  const db = await database();
+  const rows = await db
+    .select({ id: library.id, name: library.name, deletedAt: library.deletedAt })
+    .from(library)
+    .where(isNotNull(library.deletedAt))
+    .orderBy(desc(library.deletedAt));
+  const { swatches } = await contentsOf(rows.map(({ id }) => id));
+  return rows.map(({ id, name, deletedAt }) => {
+    const since = deletedAt ?? new Date();
+    return {
+      id,
+      name,
+      swatches: swatches.get(id) ?? [],
+      deletedAt: since.toISOString(),
+      goneAt: addDays(since, BIN_DAYS).toISOString(),
+    };
+  });
+}
+
+/** Throws away for good what has lain in the bin long enough. Answers how many libraries. */
+export async function emptyOld(now = new Date()): Promise<number> {
+  const db = await database();
+  const gone = await db
+    .delete(library)
+    .where(lt(library.deletedAt, subDays(now, BIN_DAYS)))
+    .returning({ id: library.id });
+  return gone.length;
+}
+
+/** Throws one away for good, if it is in the bin. */
+export async function removeForGood(id: string): Promise<void> {
+  const db = await database();
+  const gone = await db
+    .delete(library)
+    .where(and(eq(library.id, id), isNotNull(library.deletedAt)))
+    .returning({ id: library.id });
+  if (gone.length === 0) throw notFound('library');
+}
+
+/** How many libraries lie in the bin, and how many swatches all others have. */
+export async function countAll(): Promise<{ binned: number; libraries: number; swatches: number }> {
+  const db = await database();
+  const [libraries] = await db
+    .select({
+      binned: sql<number>`count(${library.deletedAt})::int`,
+      libraries: sql<number>`(count(*) - count(${library.deletedAt}))::int`,
+    })
+    .from(library);
+  const [{ swatches }] = await db
+    .select({ swatches: sql<number>`count(*)::int` })
+    .from(swatch)
+    .innerJoin(library, eq(library.id, swatch.libraryId))
+    .where(sql`${library.deletedAt} is null`);
+  return { ...libraries, swatches };
+}

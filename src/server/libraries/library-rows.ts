@@ -1,0 +1,138 @@
+import { asc, eq, inArray, sql } from 'drizzle-orm';
+import type { LibraryContent, Swatch } from '@/contracts/library';
+import { database } from '../db/client';
+import type { Database } from '../db/open';
+import { library, swatch, tag } from '../db/library-schema';
+import { study } from '../db/schema';
+import { INDEX_VERSION, swatchFacts } from './swatch-facts';
+import { wordsOf } from './words';
+
+export type Writer = Pick<Database, 'insert' | 'delete' | 'select' | 'update'>;
+
+/** Rows in one statement: each takes some twenty parameters, of which PostgreSQL allows 65,535. */
+const ROWS_AT_ONCE = 1000;
+
+/** Writes the swatches and tags of a library that has none, and what it is found by. */
+export async function writeContents(
+  tx: Writer,
+  libraryId: string,
+  content: LibraryContent,
+): Promise<void> {
+  const rows = content.swatches.map((one, position) => swatchRow(libraryId, one, position));
+  for (let i = 0; i < rows.length; i += ROWS_AT_ONCE)
+    await tx.insert(swatch).values(rows.slice(i, i + ROWS_AT_ONCE));
+  if (content.tags.length > 0)
+    await tx
+      .insert(tag)
+      .values(content.tags.map((name, position) => ({ libraryId, name, position })));
+  await indexLibrary(tx, libraryId, content);
+}
+
+function swatchRow(libraryId: string, one: Swatch, position: number) {
+  const { id, name, otherNames, note, role, colour, share, provenance } = one;
+  return {
+    libraryId,
+    id,
+    position,
+    name,
+    otherNames,
+    note,
+    role,
+    ...colour,
+    share,
+    provenance,
+    ...swatchFacts(colour),
+    ownWords: wordsOf(name, ...otherNames, note, role ?? ''),
+  };
+}
+
+/** What a library and its swatches are found by: its own words, and the title, maker and source of its study. */
+async function indexLibrary(
+  tx: Writer,
+  libraryId: string,
+  { name, note, tags }: Pick<LibraryContent, 'name' | 'note' | 'tags'>,
+): Promise<void> {
+  const [made] = await tx
+    .select({ document: study.document })
+    .from(library)
+    .innerJoin(study, eq(study.id, library.studyId))
+    .where(eq(library.id, libraryId));
+  const { title = '', maker = '', source = '' } = made?.document ?? {};
+  await tx
+    .update(library)
+    .set({
+      maker: maker.trim(),
+      words: wordsOf(name, note, ...tags, title, maker, source),
+      indexed: INDEX_VERSION,
+    })
+    .where(eq(library.id, libraryId));
+  await tx
+    .update(swatch)
+    .set({
+      words: sql`${swatch.ownWords} || (select ${library.words} from ${library} where ${library.id} = ${libraryId})`,
+    })
+    .where(eq(swatch.libraryId, libraryId));
+}
+
+/** Brings the words of a study's libraries up to what the study says now. */
+export async function reindexLibrariesOf(studyId: string): Promise<void> {
+  const db = await database();
+  const rows = await db
+    .select({ id: library.id, name: library.name, note: library.note })
+    .from(library)
+    .where(eq(library.studyId, studyId));
+  const tags = (await contentsOf(rows.map(({ id }) => id))).tags;
+  for (const { id, ...said } of rows)
+    await indexLibrary(db, id, { ...said, tags: tags.get(id) ?? [] });
+}
+
+export interface Contents {
+  swatches: Map<string, Swatch[]>;
+  tags: Map<string, string[]>;
+}
+
+/** Swatches and tags of libraries, each in its order. */
+export async function contentsOf(ids: readonly string[]): Promise<Contents> {
+  if (ids.length === 0) return { swatches: new Map(), tags: new Map() };
+  const db = await database();
+  const swatchRows = await db
+    .select({
+      libraryId: swatch.libraryId,
+      id: swatch.id,
+      name: swatch.name,
+      otherNames: swatch.otherNames,
+      note: swatch.note,
+      role: swatch.role,
+      L: swatch.L,
+      a: swatch.a,
+      b: swatch.b,
+      share: swatch.share,
+      provenance: swatch.provenance,
+    })
+    .from(swatch)
+    .where(inArray(swatch.libraryId, [...ids]))
+    .orderBy(asc(swatch.position));
+  const tagRows = await db
+    .select()
+    .from(tag)
+    .where(inArray(tag.libraryId, [...ids]))
+    .orderBy(asc(tag.position));
+  const swatches = swatchRows.map(({ libraryId, L, a, b, ...rest }) => ({
+    libraryId,
+    entry: { ...rest, colour: { L, a, b } },
+  }));
+  return {
+    swatches: grouped(swatches),
+    tags: grouped(tagRows.map(({ libraryId, name }) => ({ libraryId, entry: name }))),
+  };
+}
+
+function grouped<T>(rows: readonly { libraryId: string; entry: T }[]): Map<string, T[]> {
+  const groups = new Map<string, T[]>();
+  for (const { libraryId, entry } of rows) {
+    const group = groups.get(libraryId);
+    if (group) group.push(entry);
+    else groups.set(libraryId, [entry]);
+  }
+  return groups;
+}

@@ -1,0 +1,158 @@
+import { hexFromOklab } from '@/core/colour/hex';
+import { FORMATS } from '@/core/formats/formats';
+import { loses } from '@/core/formats/library-file';
+import type { LibraryContent, Swatch } from '@/contracts/library';
+import { LibraryFileError, readLibrary } from './files/library-bytes';
+import { unzipped, zipped } from './files/zips';
+import { createLibrary, listLibraries } from './libraries/libraries';
+import { carryOut, carryOutAll, lookInto } from './libraries/travel';
+import { someLibrary } from './testing/many-libraries';
+import { freshDatabase } from './testing/test-database';
+
+let end: () => Promise<void>;
+beforeAll(async () => {
+  end = await freshDatabase();
+}, 60_000);
+afterAll(() => end());
+
+const content: LibraryContent = {
+  ...someLibrary(1, 9),
+  name: 'Dusk “wet” greys ☂ غروب 灯',
+  note: 'for plate 3',
+  tags: ['rain', 'ночь'],
+};
+content.swatches[0].provenance = {
+  studyId: null,
+  studyTitle: 'A study',
+  pictureHash: 'ff',
+  x: 0.1,
+  y: 0.2,
+  radius: 0.01,
+};
+content.swatches[1].otherNames = ['wet slate', 'ardoise'];
+content.swatches[2].role = 'accent';
+content.swatches[3].name = '🌧️ قرمز “dark”';
+const bytesOf = (text: string) => new TextEncoder().encode(text);
+const bare = ({ id: _, ...rest }: Swatch) => rest;
+
+let id: string;
+beforeAll(async () => {
+  id = (await createLibrary(content, null)).id;
+});
+
+describe('a library on its way out and back', () => {
+  it.each(FORMATS.map((format) => [format.title, format] as const))('as %s', async (_, format) => {
+    const { bytes, fileName } = await carryOut(id, format);
+    expect(fileName).toBe(`${content.name}.${format.extension}`);
+    const [read] = await lookInto(fileName, bytes);
+    expect(read).toMatchObject({ fault: null, format: { id: format.id, loses: loses(format) } });
+    const back = read.content as LibraryContent;
+    expect(back.name).toBe(content.name);
+    expect(back.swatches.map(({ colour }) => hexFromOklab(colour))).toEqual(
+      content.swatches.map(({ colour }) => hexFromOklab(colour)),
+    );
+    expect(back.swatches.map(({ name }) => name)).toEqual(content.swatches.map(({ name }) => name));
+    if (loses(format).length === 0) {
+      expect(back.swatches.map(bare)).toEqual(content.swatches.map(bare));
+      expect(back).toMatchObject({ note: content.note, tags: content.tags });
+    }
+  });
+
+  it('goes in a zip with all others, names that are there twice told apart', async () => {
+    await createLibrary(content, null);
+    const zip = await carryOutAll(null, FORMATS[0]);
+    const names = (await unzipped(zip)).map(({ name }) => name);
+    expect(names).toEqual([
+      `Dusk “wet” greys ☂ غروب 灯.prism.json`,
+      `Dusk “wet” greys ☂ غروب 灯 2.prism.json`,
+    ]);
+    const read = await lookInto('all.zip', zip);
+    expect(read.map((one) => one.content?.swatches.length)).toEqual([9, 9]);
+    expect(await carryOutAll([id], FORMATS[0])).not.toHaveLength(zip.length);
+  });
+});
+
+describe('what is brought in', () => {
+  it('is named from its file and its colours where it has no names', async () => {
+    const [{ content: read }] = await lookInto(
+      'my colours.gpl',
+      bytesOf('GIMP Palette\n12 34 56\n'),
+    );
+    expect(read?.name).toBe('my colours');
+    expect(read?.swatches[0].name).toMatch(/blue/);
+  });
+
+  it('shows the columns of a table, and takes them as they are said', async () => {
+    const table = bytesOf('Nr;Ton;Bemerkung\n7;#0c2238;Schatten\n8;#f0a94c;\n');
+    const [first] = await lookInto('farben.csv', table);
+    expect(first.table).toMatchObject({
+      header: ['Nr', 'Ton', 'Bemerkung'],
+      rows: [
+        ['7', '#0c2238', 'Schatten'],
+        ['8', '#f0a94c', ''],
+      ],
+    });
+    const [told] = await lookInto('farben.csv', table, { colour: 1, name: 0, note: 2 });
+    expect(told.content?.swatches.map(({ name, note }) => [name, note])).toEqual([
+      ['7', 'Schatten'],
+      ['8', ''],
+    ]);
+    const [none] = await lookInto('x.csv', bytesOf('a,b\nc,d\n'));
+    expect(none).toMatchObject({ content: null, fault: null, table: { columns: {} } });
+  });
+
+  it.each([
+    ['x.gpl', 'GIMP Palette\n1 2 3 ok\nnonsense\n', /Line 3/],
+    ['x.json', '{"format": "bold-prism-library",\n"version": 1,\n"library": }', /Line 3/],
+    ['x.gpl', 'GIMP Palette\n#\n', /no colours/],
+    ['x.txt', 'hello', /which format/],
+    ['x.txt', '', /empty/],
+    ['x.zip', 'PK\x03\x04 and nothing more', /zip is damaged/],
+    ['x.png', '\x89PNG\r\n\x1a\n', /./],
+    ['x.txt', 'ab\0cd', /no text/],
+  ])('is refused, %s', async (name, text, words) => {
+    const before = await listLibraries();
+    const bytes = Uint8Array.from(text, (sign) => sign.charCodeAt(0));
+    const [{ fault, content: read }] = await lookInto(name, bytes);
+    expect(fault).toMatch(words);
+    expect(read).toBeNull();
+    expect(await listLibraries()).toEqual(before);
+  });
+
+  it('is refused cut anywhere, in any format, or is read right', async () => {
+    for (const format of FORMATS) {
+      const { bytes, fileName } = await carryOut(id, format);
+      for (let part = 1; part < 12; part++) {
+        const cut = bytes.subarray(0, Math.floor((bytes.length * part) / 12));
+        const read = await readLibrary(fileName, cut).catch((error: unknown) => error);
+        if (read instanceof Error) expect(read).toBeInstanceOf(LibraryFileError);
+        else expect(read).toMatchObject({ library: { swatches: expect.any(Array) } });
+      }
+    }
+  });
+
+  it('takes fifty megabytes of anything in bounded time', async () => {
+    const begun = performance.now();
+    for (const start of [
+      'GIMP Palette\n',
+      '<svg>',
+      '{',
+      'PK\x03\x04',
+      '\x89PNG\r\n\x1a\n',
+      'name,hex\n',
+    ]) {
+      const bytes = new Uint8Array(50 * 1024 * 1024).fill(0x41);
+      bytes.set(Uint8Array.from(start, (sign) => sign.charCodeAt(0)));
+      const [{ fault }] = await lookInto('large', bytes);
+      expect(fault).toMatch(/8 MB|damaged|picture|read/);
+    }
+    expect(performance.now() - begun).toBeLessThan(15_000);
+  });
+
+  it('does not unpack a bomb', async () => {
+    const bomb = await zipped([{ name: 'a.txt', bytes: new Uint8Array(70 * 1024 * 1024) }]);
+    expect(bomb.length).toBeLessThan(200_000);
+    const [{ fault }] = await lookInto('bomb.zip', bomb);
+    expect(fault).toMatch(/64 MB/);
+  });
+});
