@@ -91,3 +91,20 @@ export const binnedLibrarySchema = z.object({
   goneAt: z.string(),
 });
 export type BinnedLibrary = z.infer<typeof binnedLibrarySchema>;
+
+const neighbourSchema = z.object({
+  libraryId: z.string(),
+  libraryName: z.string(),
+  id: z.string(),
+  name: z.string(),
+  colour: oklabSchema,
+  /** CIEDE2000. */
+  distance: z.number(),
+});
+/** Where else a swatch is, and what lies near it in all libraries. */
+export const neighboursSchema = z.object({
+  same: z.array(neighbourSchema),
+  near: z.array(neighbourSchema),
+  studies: z.array(z.object({ id: z.string(), title: z.string() })),
+});
+export type Neighbours = z.infer<typeof neighboursSchema>;

@@ -1,7 +1,7 @@
 'use client';
 
 import { labFromOklab } from '@/core/colour/cielab';
-import { hexFromOklab } from '@/core/colour/hex';
+import { bytesFromOklab, hexFromOklab } from '@/core/colour/hex';
 import { intensityShare, intensityWord } from '@/core/colour/intensity';
 import { oklchFromOklab, type Oklab } from '@/core/colour/oklab';
 import { temperature } from '@/core/colour/temperature';
@@ -12,7 +12,7 @@ import { useSettings } from './settings';
 import { percent, valueWords } from './words';
 
 /** A colour in words, then its figures; a click copies one. */
-export function ColourDetails({ colour }: { colour: Oklab }) {
+export function ColourDetails({ colour, share = null }: { colour: Oklab; share?: number | null }) {
   const { settings } = useSettings();
   const oklch = oklchFromOklab(colour);
   const lab = labFromOklab(colour);
@@ -23,7 +23,10 @@ export function ColourDetails({ colour }: { colour: Oklab }) {
       term: 'OKLCH',
       text: `oklch(${oklch.L.toFixed(4)} ${oklch.C.toFixed(4)} ${oklch.h.toFixed(1)})`,
     },
+    { term: 'sRGB', text: `rgb(${bytesFromOklab(colour).join(' ')})` },
     { term: 'L*a*b*', text: `${lab.L.toFixed(1)} ${lab.a.toFixed(1)} ${lab.b.toFixed(1)}` },
+    { term: 'Munsell value', text: valueOfOklab(colour).toFixed(2) },
+    ...(share === null ? [] : [{ term: 'share', text: `${(share * 100).toFixed(1)} %` }]),
   ];
   return (
     <div className="text-[15px]">

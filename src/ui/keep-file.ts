@@ -17,3 +17,11 @@ export function fileName(title: string, about: string, ending: string): string {
     .slice(0, 80);
   return `${safe || 'study'}, ${about}.${ending}`;
 }
+
+/** Lets the browser fetch a file of ours and keep it, under the name that the answer gives. */
+export function download(path: string): void {
+  const link = document.createElement('a');
+  link.href = path;
+  link.download = '';
+  link.click();
+}

@@ -17,6 +17,8 @@ interface Props {
   height: number;
   /** Said to those who can't see it. */
   label: string;
+  /** Swatches that stand out: they are marked along the foot, and the rest dims. */
+  marked?: ReadonlySet<string>;
 }
 
 const WIDE = 1000;
@@ -26,7 +28,7 @@ const BLOCK = 0.2;
  * The small stave: horizontal lines are the steps of the person's value scale, light at the top;
  * each swatch is a block at its value, as wide as its share.
  */
-export function Stave({ swatches, scale, height, label }: Props) {
+export function Stave({ swatches, scale, height, label, marked }: Props) {
   const columns = layStave(
     swatches.map((swatch) => swatch.share),
     WIDE,
@@ -64,8 +66,22 @@ export function Stave({ swatches, scale, height, label }: Props) {
           y={yOf(valueOfOklab(swatch.colour)) - (height * BLOCK) / 2}
           height={height * BLOCK}
           fill={hexFromOklab(swatch.colour)}
+          opacity={marked && !marked.has(swatch.id) ? 0.25 : 1}
         />
       ))}
+      {swatches.map(
+        (swatch, i) =>
+          marked?.has(swatch.id) && (
+            <rect
+              key={swatch.id}
+              x={columns[i].left}
+              width={Math.max(1, columns[i].block - 3)}
+              y={height - 4}
+              height={4}
+              fill="var(--ink)"
+            />
+          ),
+      )}
     </svg>
   );
 }

@@ -1,5 +1,5 @@
-/** Tags as typed, with commas between: trimmed, none twice. */
-export function splitTags(text: string): string[] {
-  const tags = text.split(',').map((tag) => tag.trim().slice(0, 60));
+/** Tags or names as typed, with commas between: trimmed, none longer than `most`, none twice. */
+export function splitTags(text: string, most = 60): string[] {
+  const tags = text.split(',').map((tag) => tag.trim().slice(0, most));
   return [...new Set(tags.filter(Boolean))];
 }

@@ -1,175 +1,348 @@
 'use client';
 
-import { format } from 'date-fns';
-import Link from 'next/link';
+import {
+  DndContext,
+  DragOverlay,
+  KeyboardSensor,
+  pointerWithin,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
 import { useRouter } from 'next/navigation';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { useDropzone } from 'react-dropzone';
-import { Ellipsis } from 'lucide-react';
-import type { LibraryCard } from '@/contracts/library';
+import { ChevronDown } from 'lucide-react';
+import { wheelOf } from '@/core/colour/wheel';
+import { librarySchema, savedLibrarySchema, type Library } from '@/contracts/library';
+import {
+  LOOSE,
+  type Facets,
+  type Folder,
+  type FoundLibrary,
+  type LibrarySearch,
+  type SavedSearch,
+  type SearchAnswer,
+} from '@/contracts/library-search';
 import { call, nothing } from '@/ui/api';
 import { Button } from '@/ui/button';
-import { Menu } from '@/ui/menu';
 import { offerUndo, say, showFault } from '@/ui/notices';
-import { TopLine } from '@/ui/shell';
 import { useSettings } from '@/ui/settings';
-import { Stave, staveWords } from '@/ui/stave';
-import { capital, list, several } from '@/ui/words';
-import { bringInFile } from './bring-in-file';
-import { downloadLibrary, FORMAT_CHOICES } from './carry-out';
+import { TopLine } from '@/ui/shell';
+import { list } from '@/ui/words';
+import { AskStrip, LibraryAsk } from './ask-strip';
+import { askNothing, asksSomething } from './asked';
+import { BringInDialog } from './bring-in-dialog';
+import { Cabinet } from './cabinet';
+import { CarryOutDialog } from './carry-out-dialog';
+import { ChosenBar } from './chosen-bar';
+import { FirstDrawer } from './first-drawer';
+import { FolderDialog } from './folder-dialog';
+import { foundSentence } from './found-sentence';
+import { KeepSearch } from './keep-search';
+import type { RowActions } from './library-row';
+import { MergeDialog } from './merge-dialog';
+import { useReadingFiles } from './reading-files';
+import { Results } from './results';
+import { useFolders } from './use-folders';
+import { useSearch } from './use-search';
 
-/** All swatch libraries. A library file dropped anywhere is brought in. */
-export function Drawers({ libraries }: { libraries: LibraryCard[] }) {
+export interface DrawersProps {
+  asked: LibrarySearch;
+  first: SearchAnswer;
+  facets: Facets;
+  folders: Folder[];
+  saved: SavedSearch[];
+  counts: { libraries: number; swatches: number; binned: number };
+}
+
+/** All swatch libraries: found by words and by colour, ordered, and carried in and out. */
+export function Drawers({ asked, first, facets, folders, saved, counts }: DrawersProps) {
   const router = useRouter();
-  const [search, setSearch] = useState('');
-  const [refused, setRefused] = useState<{ name: string; why: string }[]>([]);
+  const wheel = wheelOf(useSettings().settings.wheel);
+  const room = useSearch(asked, first, facets, wheel);
+  const { search, setSearch, found } = room;
+  const [chosen, setChosen] = useState<ReadonlyMap<string, FoundLibrary>>(new Map());
+  const [carried, setCarried] = useState<readonly { id: string; name: string }[]>([]);
+  const [moved, setMoved] = useState<readonly string[]>([]);
+  const [pair, setPair] = useState<readonly [Library, Library] | null>(null);
+  const [bringing, setBringing] = useState(false);
+  const [dragged, setDragged] = useState<string | null>(null);
+  const [narrowOpen, setNarrowOpen] = useState(false);
+  const files = useReadingFiles();
 
-  const bringIn = async (files: readonly File[]) => {
-    setRefused([]);
-    for (const file of files) {
-      try {
-        const { name, loses } = await bringInFile(file);
-        say(
-          `“${name}” is in the Drawers.${loses.length > 0 ? ` Its format holds no ${list(loses)}.` : ''}`,
-        );
-      } catch (error) {
-        const why = error instanceof Error ? error.message : 'It could not be read.';
-        setRefused((all) => [...all, { name: file.name, why }]);
-      }
-    }
+  const refresh = () => {
     router.refresh();
+    room.again();
   };
+  const act = (action: () => Promise<unknown>) => action().then(refresh, showFault);
+  const folderActions = useFolders(act);
+
   const { getRootProps, getInputProps, isDragActive, open } = useDropzone({
     noClick: true,
     noKeyboard: true,
-    onDrop: (files) => void bringIn(files),
+    onDrop: (dropped) => {
+      setBringing(true);
+      void files.read(dropped);
+    },
   });
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(KeyboardSensor),
+  );
 
-  const shown = useMemo(() => {
-    const wanted = search.trim().toLowerCase();
-    return libraries.filter(({ name }) => name.toLowerCase().includes(wanted));
-  }, [libraries, search]);
-
-  const act = (action: () => Promise<unknown>) => action().then(() => router.refresh(), showFault);
-  const remove = (library: LibraryCard) =>
-    act(async () => {
-      await call('DELETE', `/api/libraries/${library.id}`, nothing);
-      offerUndo(`“${library.name}” was deleted.`, () =>
-        act(() => call('POST', `/api/libraries/${library.id}/restore`, nothing)),
+  const remove = (libraries: readonly FoundLibrary[]) =>
+    void act(async () => {
+      for (const { id } of libraries) await call('DELETE', `/api/libraries/${id}`, nothing);
+      setChosen(new Map());
+      const what = libraries.length === 1 ? `“${libraries[0].name}” was` : 'They were';
+      offerUndo(`${what} put into the bin.`, () =>
+        act(async () => {
+          for (const { id } of libraries)
+            await call('POST', `/api/libraries/${id}/restore`, nothing);
+        }),
       );
     });
+  const put = (ids: readonly string[], folderId: string | null) =>
+    void act(async () => {
+      const was = new Map(found.rows.map((row) => [row?.id, row?.folderId ?? null]));
+      await call('PATCH', '/api/drawers/folders', nothing, { ids, folderId });
+      const name = folders.find(({ id }) => id === folderId)?.name;
+      offerUndo(name ? `Put in “${name}”.` : 'Taken out of its folder.', () =>
+        act(async () => {
+          for (const id of ids)
+            await call('PATCH', '/api/drawers/folders', nothing, {
+              ids: [id],
+              folderId: was.get(id) ?? null,
+            });
+        }),
+      );
+    });
+  const endDrag = ({ active, over }: DragEndEvent) => {
+    setDragged(null);
+    if (!over) return;
+    const id = String(active.id);
+    const data = over.data.current as { folder?: string | null; before?: string } | undefined;
+    if (data?.before !== undefined) {
+      if (data.before !== id)
+        void act(() => call('PUT', '/api/drawers/order', nothing, { id, before: data.before }));
+    } else if (data && 'folder' in data)
+      put(chosen.has(id) ? [...chosen.keys()] : [id], data.folder ?? null);
+  };
+
+  const actions: RowActions = {
+    open: ({ id }) => router.push(`/drawers/${id}`),
+    favour: ({ id, favourite }) => {
+      room.edit(id, { favourite: !favourite });
+      call('PUT', `/api/libraries/${id}/favourite`, nothing, { favourite: !favourite }).catch(
+        (error: unknown) => {
+          room.edit(id, { favourite });
+          showFault(error);
+        },
+      );
+    },
+    duplicate: ({ id, name }) =>
+      void act(async () => {
+        await call('POST', `/api/libraries/${id}/duplicate`, savedLibrarySchema);
+        say(`“${name}” has a copy.`);
+      }),
+    carryOut: (library) => setCarried([library]),
+    moveTo: ({ id }) => setMoved([id]),
+    remove: (library) => remove([library]),
+  };
+  const chosenOnes = [...chosen.values()];
+  const merge = () =>
+    Promise.all(
+      chosenOnes.map(({ id }) => call('GET', `/api/libraries/${id}`, librarySchema)),
+    ).then(([one, other]) => setPair([one, other]), showFault);
+  const inFolder = search.folder !== null && search.folder !== LOOSE ? search.folder : null;
+  const somewhere = search.folder !== null || search.favourites;
 
   return (
-    <div {...getRootProps({ className: 'flex min-h-screen flex-col bg-panel' })}>
-      <TopLine>
-        <input
-          type="search"
-          aria-label="Search by name"
-          placeholder="Search by name"
-          value={search}
-          onChange={(event) => setSearch(event.target.value)}
-          className="ml-auto h-9 w-full max-w-60 min-w-16 border border-line bg-sheet px-2.5 placeholder:text-soft"
-        />
-        <Button weight="strong" onClick={open} className="h-9 min-h-9 whitespace-nowrap">
-          <span>
-            Bring in<span className="max-sm:hidden"> a library</span>
-          </span>
-        </Button>
-      </TopLine>
-      <main className="mx-auto w-full max-w-6xl grow px-4 py-6 sm:px-6">
-        <input {...getInputProps({ 'aria-label': 'Choose a library file' })} />
-        <h1 className="sr-only">Drawers</h1>
-        {refused.map(({ name, why }) => (
-          <p key={name} role="alert" className="mb-4 border border-ink bg-sheet p-3">
-            <strong>{name}</strong> was not brought in. {why}
-          </p>
-        ))}
-        {libraries.length === 0 ? (
-          <section className="mx-auto mt-[12vh] max-w-xl">
-            <h2 className="font-serif text-4xl leading-tight">The drawers are empty.</h2>
-            <p className="mt-4 text-lg">
-              Open a study on the{' '}
-              <Link href="/" className="underline">
-                Wall
-              </Link>{' '}
-              and save its palette, or drop a library file here: .prism.json, .gpl, .tokens.json,
-              .css, or any text with colours in it.
-            </p>
-          </section>
-        ) : shown.length === 0 ? (
-          <p className="font-serif text-2xl">No library has “{search}” in its name.</p>
-        ) : (
-          <>
-            <p className="mb-3 text-soft">
-              {capital(several(shown.length, 'library', 'libraries'))}, the last changed first.
-            </p>
-            <ul className="border-t border-ink">
-              {shown.map((library) => (
-                <LibraryRow
-                  key={library.id}
-                  library={library}
-                  onDelete={() => void remove(library)}
-                />
-              ))}
-            </ul>
-          </>
-        )}
-      </main>
-      {isDragActive && (
-        <div className="pointer-events-none fixed inset-0 z-40 flex items-center justify-center border-8 border-ink bg-panel/85">
-          <p className="font-serif text-4xl">Let go to bring the library in.</p>
-        </div>
-      )}
-    </div>
-  );
-}
-
-function LibraryRow({ library, onDelete }: { library: LibraryCard; onDelete: () => void }) {
-  const { settings } = useSettings();
-  const router = useRouter();
-  return (
-    <li className="flex items-stretch gap-2 border-b">
-      <Link
-        href={`/drawers/${library.id}`}
-        className="grid min-w-0 grow gap-x-8 gap-y-2 py-3 hover:bg-faint sm:grid-cols-[minmax(0,22rem)_minmax(0,1fr)]"
-      >
-        <div className="min-w-0">
-          <h2 className="line-clamp-2 font-serif text-xl leading-tight">{library.name}</h2>
-          {library.note && <p className="line-clamp-2 text-[15px] leading-snug">{library.note}</p>}
-          <p className="mt-0.5 text-sm text-soft">
-            {[
-              several(library.swatches.length, 'swatch', 'swatches'),
-              ...library.tags,
-              format(new Date(library.updatedAt), 'd MMM yyyy'),
-            ].join(' · ')}
-          </p>
-        </div>
-        <div className="bg-sheet">
-          <Stave
-            swatches={library.swatches}
-            scale={settings.scale}
-            height={76}
-            label={staveWords(library.swatches)}
+    <DndContext
+      sensors={sensors}
+      collisionDetection={pointerWithin}
+      onDragStart={({ active }) => setDragged(String(active.data.current?.name ?? ''))}
+      onDragEnd={endDrag}
+      onDragCancel={() => setDragged(null)}
+    >
+      <div {...getRootProps({ className: 'flex min-h-screen flex-col bg-panel' })}>
+        <TopLine>
+          <input
+            type="search"
+            aria-label="Search libraries and swatches"
+            placeholder="Name, note, tag, maker, study"
+            value={search.text}
+            maxLength={200}
+            onChange={(event) => setSearch({ ...search, text: event.target.value })}
+            className="ml-auto h-9 w-full max-w-72 min-w-16 border border-line bg-sheet px-2.5 placeholder:text-soft"
           />
-        </div>
-      </Link>
-      <div className="flex items-center">
-        <Menu
-          trigger={
-            <Button weight="quiet" aria-label={`More for ${library.name}`}>
-              <Ellipsis size={20} aria-hidden />
-            </Button>
-          }
-          items={[
-            { title: 'Open and rename', onSelect: () => router.push(`/drawers/${library.id}`) },
-            ...FORMAT_CHOICES.map(({ id, title }) => ({
-              title: `Carry out as ${title}`,
-              onSelect: () => downloadLibrary(library.id, id),
-            })),
-            { title: 'Delete', onSelect: onDelete },
-          ]}
-        />
+          <Button
+            weight="strong"
+            onClick={() => setBringing(true)}
+            className="h-9 min-h-9 whitespace-nowrap"
+          >
+            <span>
+              Bring in<span className="max-sm:hidden"> swatches</span>
+            </span>
+          </Button>
+        </TopLine>
+        <input {...getInputProps({ 'aria-label': 'Choose library files' })} />
+        <main className="grid w-full grow items-start lg:grid-cols-[15rem_minmax(0,1fr)]">
+          <h1 className="sr-only">Drawers</h1>
+          <button
+            type="button"
+            aria-expanded={narrowOpen}
+            onClick={() => setNarrowOpen(!narrowOpen)}
+            className="flex min-h-12 items-center gap-2 border-b px-4 text-left font-semibold lg:hidden"
+          >
+            <ChevronDown size={18} aria-hidden className={narrowOpen ? 'rotate-180' : ''} />
+            Folders and colours to ask by
+          </button>
+          <div
+            className={`py-3 lg:sticky lg:top-0 lg:block lg:h-[calc(100vh-3rem)] lg:overflow-y-auto lg:border-r ${narrowOpen ? '' : 'max-lg:hidden'}`}
+          >
+            <Cabinet
+              search={search}
+              folders={folders}
+              saved={saved}
+              counts={counts}
+              onChange={setSearch}
+              onSaved={setSearch}
+              {...folderActions}
+            />
+          </div>
+          <div className={`min-w-0 px-4 pt-3 sm:px-6 ${chosen.size > 0 ? 'pb-24' : 'pb-8'}`}>
+            {counts.libraries === 0 ? (
+              <FirstDrawer binned={counts.binned} onBringIn={() => setBringing(true)} />
+            ) : (
+              <>
+                <div className={narrowOpen ? '' : 'max-lg:hidden'}>
+                  <AskStrip
+                    search={search}
+                    facets={room.facets}
+                    wheel={wheel}
+                    onChange={setSearch}
+                  />
+                </div>
+                <div className="flex flex-wrap items-center gap-2 py-2">
+                  <p
+                    role="status"
+                    data-testid="finding"
+                    className={`mr-auto font-serif text-xl ${room.asking ? 'text-soft' : ''}`}
+                  >
+                    {foundSentence(search, found.total, counts, wheel)}
+                  </p>
+                  <LibraryAsk search={search} facets={room.facets} onChange={setSearch} />
+                  {asksSomething(search) && (
+                    <>
+                      <KeepSearch search={search} onKept={refresh} />
+                      <Button weight="quiet" onClick={() => setSearch(askNothing(search))}>
+                        Show all
+                      </Button>
+                    </>
+                  )}
+                </div>
+                {found.total === 0 && !room.asking ? (
+                  <p className="border-t border-ink py-6 text-lg">
+                    {asksSomething(search)
+                      ? 'Nothing answers to all of that. Widen a range, or ask for less.'
+                      : somewhere
+                        ? 'There is nothing here yet. Drag a library here by its handle, or use its menu.'
+                        : ''}
+                  </p>
+                ) : (
+                  <Results
+                    found={found}
+                    folderOf={({ folderId }) =>
+                      search.folder === null
+                        ? (folders.find(({ id }) => id === folderId)?.name ?? null)
+                        : null
+                    }
+                    chosen={new Set(chosen.keys())}
+                    ordering={search.sort === 'own'}
+                    onChoose={(library) =>
+                      setChosen((was) => {
+                        const next = new Map(was);
+                        if (!next.delete(library.id)) next.set(library.id, library);
+                        return next;
+                      })
+                    }
+                    onSee={room.see}
+                    actions={actions}
+                  />
+                )}
+              </>
+            )}
+          </div>
+        </main>
+        {chosen.size > 0 && (
+          <ChosenBar
+            chosen={chosen.size}
+            onCompare={() =>
+              router.push(`/drawers/compare?one=${chosenOnes[0].id}&other=${chosenOnes[1].id}`)
+            }
+            onMerge={() => void merge()}
+            onCarryOut={() => setCarried(chosenOnes)}
+            onMove={() => setMoved([...chosen.keys()])}
+            onRemove={() => remove(chosenOnes)}
+            onNone={() => setChosen(new Map())}
+          />
+        )}
+        {isDragActive && (
+          <div className="pointer-events-none fixed inset-0 z-40 flex items-center justify-center border-8 border-ink bg-panel/85">
+            <p className="font-serif text-4xl">Let go, and look them over.</p>
+          </div>
+        )}
       </div>
-    </li>
+      <DragOverlay dropAnimation={null}>
+        {dragged !== null && (
+          <p className="w-64 truncate border border-ink bg-sheet px-3 py-2 font-serif text-lg">
+            {dragged}
+          </p>
+        )}
+      </DragOverlay>
+      <CarryOutDialog libraries={carried} onClose={() => setCarried([])} />
+      <FolderDialog
+        count={moved.length}
+        folders={folders}
+        onPut={(folderId) => {
+          put(moved, folderId);
+          setMoved([]);
+        }}
+        onClose={() => setMoved([])}
+      />
+      <MergeDialog
+        pair={pair}
+        onDone={({ id, name, binned }) => {
+          setPair(null);
+          setChosen(new Map());
+          refresh();
+          offerUndo(`“${name}” was made of the two.`, () =>
+            act(async () => {
+              await call('DELETE', `/api/libraries/${id}`, nothing);
+              for (const old of binned)
+                await call('POST', `/api/libraries/${old}/restore`, nothing);
+            }),
+          );
+        }}
+        onClose={() => setPair(null)}
+      />
+      <BringInDialog
+        open={bringing}
+        files={files}
+        folderId={inFolder}
+        onChooseFiles={open}
+        onDone={(names) => {
+          setBringing(false);
+          say(
+            `${list(names.slice(0, 4).map((name) => `“${name}”`))}${names.length > 4 ? ' and others are' : names.length > 1 ? ' are' : ' is'} in the Drawers.`,
+          );
+          refresh();
+        }}
+        onClose={() => setBringing(false)}
+      />
+    </DndContext>
   );
 }

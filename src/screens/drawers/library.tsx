@@ -3,31 +3,53 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { Library, LibraryContent, Swatch } from '@/contracts/library';
+import {
+  savedLibrarySchema,
+  type Library,
+  type LibraryContent,
+  type Swatch,
+} from '@/contracts/library';
 import { call, nothing } from '@/ui/api';
 import { Button } from '@/ui/button';
 import { NoteField, TextField } from '@/ui/field';
-import { offerUndo, showFault } from '@/ui/notices';
+import { offerUndo, say, showFault } from '@/ui/notices';
+import { Select } from '@/ui/select';
 import { TopLine } from '@/ui/shell';
 import { useSettings } from '@/ui/settings';
 import { Stave, staveWords } from '@/ui/stave';
 import { splitTags } from '@/ui/tags';
 import { UndoRedo } from '@/ui/undo-redo';
-import { capital, list } from '@/ui/words';
-import { downloadLibrary, FORMAT_CHOICES } from './carry-out';
-import { SwatchRow } from './swatch-row';
+import { capital, count, several } from '@/ui/words';
+import { CarryOutDialog } from './carry-out-dialog';
+import { HistoryDialog } from './history-dialog';
+import { SwatchList } from './swatch-list';
+import { SWATCH_ORDERS, sortedSwatches, type SwatchOrder } from './swatch-order';
 import { useLibrary } from './use-library';
 
+interface Props {
+  library: Library;
+  /** The swatch that the address asks for. */
+  opened: string | null;
+}
+
 /** One library: its name, note and tags, every swatch, and the ways out. */
-export function LibraryPage({ library }: { library: Library }) {
+export function LibraryPage({ library, opened: first }: Props) {
   const router = useRouter();
   const { settings } = useSettings();
   const { history, change, saveState, undo, redo } = useLibrary(library);
   const content = history.present;
   const [tags, setTags] = useState<string | null>(null);
+  const [opened, setOpened] = useState(first);
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const [carrying, setCarrying] = useState(false);
 
   const setSwatches = (edit: (swatches: Swatch[]) => Swatch[], key?: string) =>
     change((was) => ({ ...was, swatches: edit(was.swatches) }), key);
+  const open = (id: string | null) => {
+    setOpened(id);
+    const path = `/drawers/${library.id}`;
+    window.history.replaceState(null, '', id ? `${path}?swatch=${encodeURIComponent(id)}` : path);
+  };
 
   const removeSwatch = (swatch: Swatch, at: number) => {
     setSwatches((all) => all.filter(({ id }) => id !== swatch.id));
@@ -41,13 +63,58 @@ export function LibraryPage({ library }: { library: Library }) {
     try {
       await call('DELETE', `/api/libraries/${library.id}`, nothing);
       router.push('/drawers');
-      offerUndo(`“${content.name}” was deleted.`, async () => {
+      offerUndo(`“${content.name}” was put into the bin.`, async () => {
         await call('POST', `/api/libraries/${library.id}/restore`, nothing);
         router.refresh();
       });
     } catch (error) {
       showFault(error);
     }
+  };
+  const duplicate = async () => {
+    try {
+      const made = await call('POST', `/api/libraries/${library.id}/duplicate`, savedLibrarySchema);
+      router.push(`/drawers/${made.id}`);
+      say('This is the copy.');
+    } catch (error) {
+      showFault(error);
+    }
+  };
+  /** What is chosen becomes a library of its own, and leaves this one. */
+  const splitOff = async () => {
+    const parted = content.swatches.filter(({ id }) => chosen.has(id));
+    const name = `${content.name.slice(0, 180)}, part`;
+    try {
+      const made = await call('POST', '/api/libraries', savedLibrarySchema, {
+        name,
+        note: '',
+        tags: content.tags,
+        swatches: parted,
+        studyId: library.studyId,
+      });
+      setSwatches((all) => all.filter(({ id }) => !chosen.has(id)));
+      setChosen(new Set());
+      offerUndo(
+        `${capital(several(parted.length, 'swatch', 'swatches'))} went to “${name}”.`,
+        async () => {
+          setSwatches((all) => [
+            ...all,
+            ...parted.filter(({ id }) => all.every((one) => one.id !== id)),
+          ]);
+          await call('DELETE', `/api/libraries/${made.id}`, nothing);
+        },
+      );
+    } catch (error) {
+      showFault(error);
+    }
+  };
+  const removeChosen = () => {
+    const before = content.swatches;
+    setSwatches((all) => all.filter(({ id }) => !chosen.has(id)));
+    offerUndo(`${capital(several(chosen.size, 'swatch was', 'swatches were'))} deleted.`, () =>
+      setSwatches(() => before),
+    );
+    setChosen(new Set());
   };
 
   const text = (key: 'name' | 'note') => ({
@@ -104,60 +171,96 @@ export function LibraryPage({ library }: { library: Library }) {
               The study it was made in
             </Link>
           )}
-          <section className="mt-2">
-            <h2 className="mb-2 border-b pb-1 text-sm font-semibold">Carry out</h2>
-            <div className="flex flex-col gap-2">
-              {FORMAT_CHOICES.map((format) => (
-                <div key={format.id}>
-                  <Button className="w-full" onClick={() => downloadLibrary(library.id, format.id)}>
-                    {capital(format.title)} (.{format.extension})
-                  </Button>
-                  <p className="mt-0.5 text-sm text-soft">
-                    {format.loses.length === 0
-                      ? 'Holds everything.'
-                      : `Does not hold: ${list(format.loses)}.`}
-                  </p>
-                </div>
-              ))}
-            </div>
-          </section>
+          <Button weight="strong" onClick={() => setCarrying(true)}>
+            Carry out, print or give
+          </Button>
+          <div className="grid grid-cols-2 gap-2">
+            <Button onClick={() => void duplicate()}>Duplicate</Button>
+            <HistoryDialog
+              libraryId={library.id}
+              onRestore={(was) => {
+                setChosen(new Set());
+                change(() => was);
+              }}
+            />
+          </div>
           <Button
             weight="quiet"
             className="self-start underline"
             onClick={() => void removeLibrary()}
           >
-            Delete this library
+            Into the bin
           </Button>
         </div>
-        <div className="min-w-0">
-          <div className="mb-4 bg-sheet p-3">
+        <div className={`min-w-0 ${chosen.size > 0 ? 'pb-16' : ''}`}>
+          <div className="mb-3 bg-sheet p-3">
             <Stave
               swatches={content.swatches}
               scale={settings.scale}
               height={150}
               label={staveWords(content.swatches)}
+              marked={chosen.size > 0 ? chosen : undefined}
             />
           </div>
-          <ol className="border-t border-ink">
-            {content.swatches.map((swatch, i) => (
-              <SwatchRow
-                key={swatch.id}
-                swatch={swatch}
-                onChange={(part) =>
-                  setSwatches(
-                    (all) => all.map((one) => (one.id === swatch.id ? { ...one, ...part } : one)),
-                    `${Object.keys(part).join()} ${swatch.id}`,
-                  )
-                }
-                onDelete={() => removeSwatch(swatch, i)}
-              />
-            ))}
-          </ol>
+          <div className="mb-2 flex items-center justify-between gap-3">
+            <p>{capital(several(content.swatches.length, 'swatch', 'swatches'))}</p>
+            <Select
+              label="Put the swatches in order"
+              value=""
+              options={[
+                { value: '', title: 'put in order …' },
+                ...SWATCH_ORDERS.map((order) => ({ value: order, title: order })),
+              ]}
+              onChange={(order) =>
+                order && setSwatches((all) => sortedSwatches(all, order as SwatchOrder))
+              }
+            />
+          </div>
+          <SwatchList
+            libraryId={library.id}
+            swatches={content.swatches}
+            opened={opened}
+            chosen={chosen}
+            onOpen={open}
+            onChoose={(id) =>
+              setChosen((was) => {
+                const next = new Set(was);
+                if (!next.delete(id)) next.add(id);
+                return next;
+              })
+            }
+            onChange={(id, part) =>
+              setSwatches(
+                (all) => all.map((one) => (one.id === id ? { ...one, ...part } : one)),
+                `${Object.keys(part).join()} ${id}`,
+              )
+            }
+            onDelete={removeSwatch}
+          />
           {content.swatches.length === 0 && (
             <p className="font-serif text-xl italic">No swatch is left in this library.</p>
           )}
         </div>
       </main>
+      {chosen.size > 0 && (
+        <section
+          aria-label="Chosen swatches"
+          className="fixed inset-x-0 bottom-0 z-30 flex flex-wrap items-center gap-2 border-t border-ink bg-sheet px-4 py-2 sm:px-6"
+        >
+          <p role="status" className="mr-2 font-serif text-lg">
+            {capital(count(chosen.size))} chosen
+          </p>
+          <Button onClick={() => void splitOff()}>Split off into a library</Button>
+          <Button onClick={removeChosen}>Delete</Button>
+          <Button weight="quiet" className="ml-auto" onClick={() => setChosen(new Set())}>
+            Choose none
+          </Button>
+        </section>
+      )}
+      <CarryOutDialog
+        libraries={carrying ? [{ id: library.id, name: content.name }] : []}
+        onClose={() => setCarrying(false)}
+      />
     </div>
   );
 }

@@ -7,27 +7,41 @@ import { hexFromOklab } from '@/core/colour/hex';
 import { valueOfOklab } from '@/core/colour/value';
 import type { Swatch } from '@/contracts/library';
 import { Button } from '@/ui/button';
-import { ColourDetails } from '@/ui/colour-details';
 import { placeHref } from '@/ui/place';
 import { useSettings } from '@/ui/settings';
 import { percent, valueWords } from '@/ui/words';
+import { SwatchDetails, type SwatchPart } from './swatch-details';
 
 interface Props {
+  libraryId: string;
   swatch: Swatch;
-  onChange: (part: Partial<Pick<Swatch, 'name' | 'note'>>) => void;
+  open: boolean;
+  chosen: boolean;
+  onOpen: (open: boolean) => void;
+  onChoose: () => void;
+  onChange: (part: SwatchPart) => void;
   onDelete: () => void;
 }
 
 /** A swatch to rename, annotate, read closely, and follow back to its place. */
-export function SwatchRow({ swatch, onChange, onDelete }: Props) {
+export function SwatchRow({ swatch, open, chosen, onOpen, onChoose, ...rest }: Props) {
   const { settings } = useSettings();
-  const [open, setOpen] = useState(false);
+  const { libraryId, onChange, onDelete } = rest;
   const [name, setName] = useState<string | null>(null);
   const { provenance } = swatch;
   const unnamed = name !== null && name.trim() === '';
   return (
-    <li className="border-b">
-      <div className="flex items-center gap-3 py-2">
+    <div className="border-b">
+      <div className="flex items-center gap-2 py-2">
+        <label className="flex h-10 w-8 shrink-0 items-center">
+          <input
+            type="checkbox"
+            aria-label={`Choose ${swatch.name}`}
+            checked={chosen}
+            onChange={onChoose}
+            className="h-5 w-5 accent-ink"
+          />
+        </label>
         <span className="h-14 w-16 shrink-0" style={{ background: hexFromOklab(swatch.colour) }} />
         <div className="min-w-0 grow">
           <input
@@ -45,6 +59,7 @@ export function SwatchRow({ swatch, onChange, onDelete }: Props) {
           <p className="truncate px-1 text-sm text-soft">
             value {valueWords(valueOfOklab(swatch.colour), settings.scale)}
             {swatch.share !== null && ` · ${percent(swatch.share)}`}
+            {swatch.role && ` · ${swatch.role}`}
             {swatch.note && ` · ${swatch.note}`}
           </p>
           {unnamed && (
@@ -56,9 +71,9 @@ export function SwatchRow({ swatch, onChange, onDelete }: Props) {
         {provenance?.studyId && (
           <Link
             href={placeHref(provenance.studyId, provenance)}
-            aria-label={`To the place of ${swatch.name} in ${provenance.studyTitle}`}
-            title={`To its place in ${provenance.studyTitle}`}
-            className="flex h-10 w-10 items-center justify-center hover:bg-faint"
+            className="flex h-10 w-10 shrink-0 items-center justify-center hover:bg-faint"
+            aria-label={`Where ${swatch.name} was taken from, in ${provenance.studyTitle}`}
+            title={`Taken from “${provenance.studyTitle}”`}
           >
             <Crosshair size={20} aria-hidden />
           </Link>
@@ -66,30 +81,16 @@ export function SwatchRow({ swatch, onChange, onDelete }: Props) {
         <Button
           weight="quiet"
           aria-expanded={open}
-          aria-label={`Figures and note of ${swatch.name}`}
-          onClick={() => setOpen(!open)}
+          aria-label={`Details of ${swatch.name}`}
+          onClick={() => onOpen(!open)}
         >
           <ChevronDown size={20} aria-hidden className={open ? 'rotate-180' : ''} />
         </Button>
         <Button weight="quiet" aria-label={`Delete ${swatch.name}`} onClick={onDelete}>
-          <Trash2 size={20} aria-hidden />
+          <Trash2 size={18} aria-hidden />
         </Button>
       </div>
-      {open && (
-        <div className="grid gap-4 pb-4 sm:grid-cols-2">
-          <ColourDetails colour={swatch.colour} />
-          <label className="flex flex-col gap-0.5">
-            <span className="text-sm text-soft">Note</span>
-            <textarea
-              rows={4}
-              maxLength={4000}
-              value={swatch.note}
-              onChange={(event) => onChange({ note: event.target.value })}
-              className="grow border border-line bg-sheet p-2 text-[15px]"
-            />
-          </label>
-        </div>
-      )}
-    </li>
+      {open && <SwatchDetails libraryId={libraryId} swatch={swatch} onChange={onChange} />}
+    </div>
   );
 }

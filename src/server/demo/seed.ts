@@ -12,13 +12,15 @@ import { addSet } from '@/study/set-edits';
 import { libraryFrom } from '@/study/library';
 import { runReading } from '@/workers/server/pool';
 import { ServiceError } from '../errors';
+import { createFolder, listFolders, moveToFolder, setFavourite } from '../libraries/folders';
+import { keepSearch } from '../libraries/saved-searches';
 import { createLibrary, getLibrary, restoreLibrary, saveLibrary } from '../libraries/libraries';
 import { bringIn, titleOf, WHOLE_PICTURE, withPalette } from '../pictures/bring-in';
 import { getBytes } from '../pictures/get-bytes';
 import { decodeWorking } from '../pictures/read-picture';
 import { refreshReading } from '../readings/refresh';
 import { createStudy, getStudy, restoreStudy, saveStudy } from '../studies/studies';
-import { demoId, readDemoPicture, readStory, type StoryStudy } from './story';
+import { demoId, readDemoPicture, readSearches, readStory, type StoryStudy } from './story';
 
 export interface Seeding {
   /** Before each study: how many are done, of how many, and which is next. */
@@ -48,6 +50,8 @@ export async function seedDemo({ onStep, signal }: Seeding = {}): Promise<number
       });
     }
     await Promise.all(seeding);
+    for (const { name, search } of await readSearches())
+      await keepSearch(name, search, demoId('search', name));
     return story.length;
   } finally {
     // Whatever was begun is brought to its end, also when it is stopped between two.
@@ -78,13 +82,22 @@ async function seedStudy(entry: StoryStudy, onKeeping: () => void): Promise<void
   await saveStudy(id, was.revision, builtOn(document, entry));
   await refreshReading(id);
   const all = libraryFrom(document, id, was.picture).swatches;
-  for (const { swatches, ...library } of entry.libraries) {
+  for (const { swatches, folder, favourite, ...library } of entry.libraries) {
     const chosen = swatches ? all.filter((_, i) => swatches.includes(i + 1)) : all;
-    await putLibrary({ ...library, swatches: chosen }, id);
+    const libraryId = await putLibrary({ ...library, swatches: chosen }, id);
+    await setFavourite(libraryId, favourite);
+    if (folder) await moveToFolder([libraryId], await folderOf(folder));
   }
 }
 
-async function putLibrary(content: LibraryContent, studyId: string): Promise<void> {
+/** The demo's folder of a name, made where it is not there. */
+async function folderOf(name: string): Promise<string> {
+  const id = demoId('folder', name);
+  const there = (await listFolders()).some((folder) => folder.id === id);
+  return there ? id : createFolder(name, id);
+}
+
+async function putLibrary(content: LibraryContent, studyId: string): Promise<string> {
   const id = demoId('library', content.name);
   const was = await putBack(
     () => getLibrary(id),
@@ -92,6 +105,7 @@ async function putLibrary(content: LibraryContent, studyId: string): Promise<voi
     () => createLibrary(content, studyId, id),
   );
   await saveLibrary(id, was.revision, content);
+  return id;
 }
 
 /** What is there under an id: as it stands, or brought back from deletion, or made. */

@@ -3,6 +3,7 @@ import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { z } from 'zod';
 import { areaSchema } from '@/contracts/colour';
+import { librarySearchSchema } from '@/contracts/library-search';
 import { studyDocumentSchema } from '@/contracts/study';
 
 const { title, maker, source, rights, kind, aims, values, lightAndShadow, hidden } =
@@ -32,6 +33,9 @@ const storyStudySchema = z.object({
         tags: z.array(z.string()).default([]),
         /** Which swatches, by their place from dark to light; all where it is not said. */
         swatches: z.array(z.number().int()).optional(),
+        /** The folder it was laid in. */
+        folder: z.string().optional(),
+        favourite: z.boolean().default(false),
       }),
     )
     .default([]),
@@ -46,7 +50,7 @@ export function demoFolder(): string {
  * The id of a part of the demo, the same in every store: what is of the demo is known by its id, and
  * starting the demo again finds it. A UUID of version 8 (RFC 9562) made from the name.
  */
-export function demoId(kind: 'study' | 'library', name: string): string {
+export function demoId(kind: 'study' | 'library' | 'folder' | 'search', name: string): string {
   const hex = createHash('sha256').update(`bold prism demo, ${kind}: ${name}`).digest('hex');
   return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-8${hex.slice(13, 16)}-a${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
 }
@@ -58,6 +62,17 @@ export async function readStory(): Promise<StoryStudy[]> {
     'utf8',
   );
   return z.array(storyStudySchema).parse(JSON.parse(text));
+}
+
+const searchesSchema = z.array(z.object({ name: z.string(), search: librarySearchSchema }));
+
+/** The searches that the illustrator keeps. */
+export async function readSearches(): Promise<z.infer<typeof searchesSchema>> {
+  const text = await readFile(
+    path.join(/*turbopackIgnore: true*/ demoFolder(), 'searches.json'),
+    'utf8',
+  );
+  return searchesSchema.parse(JSON.parse(text));
 }
 
 export function readDemoPicture(name: string): Promise<Buffer> {

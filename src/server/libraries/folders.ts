@@ -24,7 +24,8 @@ export async function createFolder(name: string, id: string = randomUUID()): Pro
   const db = await database();
   await db
     .insert(folder)
-    .values({ id, name, place: sql`(select coalesce(max(place), 0) + 1 from folder)` });
+    .values({ id, name, place: sql`(select coalesce(max(place), 0) + 1 from folder)` })
+    .onConflictDoNothing();
   return id;
 }
 

@@ -21,3 +21,15 @@ export async function getBytes(
   if (!row) throw notFound('picture');
   return { ...row, type: rendition === 'original' ? row.type : TYPE_OF[rendition] };
 }
+
+/** The thumbnail of a picture known by its content: what a swatch remembers of where it was taken. */
+export async function thumbnailOf(hash: string): Promise<Uint8Array> {
+  const db = await database();
+  const [row] = await db
+    .select({ thumbnail: pictureBytes.thumbnail })
+    .from(pictureBytes)
+    .innerJoin(picture, eq(picture.id, pictureBytes.pictureId))
+    .where(eq(picture.hash, hash));
+  if (!row) throw notFound('picture');
+  return row.thumbnail;
+}

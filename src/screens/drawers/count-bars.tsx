@@ -1,0 +1,49 @@
+'use client';
+
+interface Bar {
+  /** A letter or two under the bar. */
+  short: string;
+  /** What it is, in words. */
+  title: string;
+  count: number;
+  on: boolean;
+}
+
+interface Props {
+  label: string;
+  bars: readonly Bar[];
+  onToggle: (at: number) => void;
+}
+
+const HIGH = 34;
+
+/** Counts as bars on a line, each a button: what is asked for is filled, the rest only drawn round. */
+export function CountBars({ label, bars, onToggle }: Props) {
+  const most = Math.max(1, ...bars.map(({ count }) => count));
+  const asked = bars.some(({ on }) => on);
+  return (
+    <div role="group" aria-label={label} className="flex">
+      {bars.map(({ short, title, count, on }, at) => (
+        <button
+          key={title}
+          type="button"
+          aria-pressed={on}
+          aria-label={`${title}: ${count}`}
+          title={`${title}: ${count}`}
+          onClick={() => onToggle(at)}
+          className={`group flex min-h-15 min-w-0 grow basis-0 flex-col items-center justify-end text-xs ${on ? 'font-bold' : ''} ${count === 0 && !on ? 'text-soft' : ''}`}
+        >
+          <span
+            className={`block w-[70%] border-ink ${on || !asked ? 'bg-ink' : 'border bg-sheet'} group-hover:opacity-60`}
+            style={{ height: count > 0 ? Math.max(2, (count / most) * HIGH) : 0 }}
+          />
+          <span
+            className={`w-full border-t border-ink pt-0.5 text-center leading-5 ${on ? 'bg-ink text-sheet' : ''}`}
+          >
+            {short}
+          </span>
+        </button>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,32 @@
+import Link from 'next/link';
+import { Button } from '@/ui/button';
+import { capital, several } from '@/ui/words';
+
+/** What to do while there is no library. */
+export function FirstDrawer({ binned, onBringIn }: { binned: number; onBringIn: () => void }) {
+  return (
+    <section className="mx-auto mt-[12vh] max-w-xl">
+      <h2 className="font-serif text-4xl leading-tight">The drawers are empty.</h2>
+      <p className="mt-4 text-lg">
+        Open a study on the{' '}
+        <Link href="/" className="underline">
+          Wall
+        </Link>{' '}
+        and save its palette, or bring swatches in: a library file, any text with colours in it, or
+        a picture of a swatch card.
+      </p>
+      <Button weight="strong" className="mt-6" onClick={onBringIn}>
+        Bring in swatches
+      </Button>
+      {binned > 0 && (
+        <p className="mt-6 text-soft">
+          {capital(several(binned, 'library lies', 'libraries lie'))} in the{' '}
+          <Link href="/drawers/bin" className="underline">
+            bin
+          </Link>
+          .
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,119 @@
+'use client';
+
+import { useState } from 'react';
+import { z } from 'zod';
+import { savedLibrarySchema, type LibraryContent } from '@/contracts/library';
+import { readFileSchema, type ReadFile } from '@/contracts/travel';
+import type { CsvColumns } from '@/core/formats/csv-columns';
+import { call, sendFile } from '@/ui/api';
+
+/** A library that was read from a file and waits to be brought in. */
+export interface Waiting {
+  key: string;
+  /** Null for a file out of a zip, which is not read again. */
+  file: File | null;
+  read: ReadFile;
+  wanted: boolean;
+}
+
+const answer = z.array(readFileSchema);
+let keys = 0;
+
+export interface ReadingFiles {
+  waiting: Waiting[];
+  /** The file that is being read. */
+  reading: string | null;
+  read: (files: readonly File[]) => Promise<void>;
+  change: (key: string, part: { wanted?: boolean; content?: LibraryContent }) => void;
+  /** Reads a table again with what its columns are said to hold. */
+  tell: (key: string, columns: CsvColumns) => Promise<void>;
+  drop: () => void;
+}
+
+/** Files on their way in: read and shown before anything is stored. */
+export function useReadingFiles(): ReadingFiles {
+  const [waiting, setWaiting] = useState<Waiting[]>([]);
+  const [reading, setReading] = useState<string | null>(null);
+
+  const read = async (files: readonly File[]) => {
+    for (const file of files) {
+      setReading(file.name);
+      const found = await sendFile('/api/libraries/read', file, answer).catch((error: unknown) => [
+        refusedFile(file.name, error),
+      ]);
+      setWaiting((all) => [
+        ...all,
+        ...found.map((one) => ({
+          key: `file ${++keys}`,
+          file: one.fileName === file.name ? file : null,
+          read: one,
+          wanted: one.fault === null,
+        })),
+      ]);
+    }
+    setReading(null);
+  };
+  return {
+    waiting,
+    reading,
+    read,
+    change: (key, { wanted, content }) =>
+      setWaiting((all) =>
+        all.map((one) =>
+          one.key === key
+            ? {
+                ...one,
+                wanted: wanted ?? one.wanted,
+                read: content ? { ...one.read, content } : one.read,
+              }
+            : one,
+        ),
+      ),
+    tell: async (key, columns) => {
+      const told = waiting.find((one) => one.key === key);
+      if (!told?.file) return;
+      const path = `/api/libraries/read?columns=${encodeURIComponent(JSON.stringify(columns))}`;
+      const [again] = await sendFile(path, told.file, answer).catch((error: unknown) => [
+        { ...told.read, content: null, fault: wordsOf(error) },
+      ]);
+      setWaiting((all) =>
+        all.map((one) =>
+          one.key === key
+            ? {
+                ...one,
+                wanted: again.content !== null,
+                // The columns stay as they were said, also where they make no sense yet.
+                read: again.table
+                  ? again
+                  : { ...again, table: one.read.table && { ...one.read.table, columns } },
+              }
+            : one,
+        ),
+      );
+    },
+    drop: () => setWaiting([]),
+  };
+}
+
+function refusedFile(fileName: string, error: unknown): ReadFile {
+  return { fileName, fault: wordsOf(error), format: null, content: null, table: null };
+}
+
+function wordsOf(error: unknown): string {
+  return error instanceof Error ? error.message : 'It could not be read.';
+}
+
+/** Stores what is wanted of what was read, one after another; answers the names. */
+export async function bringIn(
+  waiting: readonly Waiting[],
+  folderId: string | null,
+): Promise<string[]> {
+  const names: string[] = [];
+  for (const { read, wanted } of waiting) {
+    if (!wanted || !read.content) continue;
+    const body = { ...read.content, studyId: null, folderId };
+    await call('POST', '/api/libraries', savedLibrarySchema, body);
+    names.push(read.content.name);
+  }
+  return names;
+}
