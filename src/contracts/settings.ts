@@ -2,6 +2,10 @@ import { z } from 'zod';
 import { WHEEL_IDS } from '@/core/colour/wheel';
 import { valueScaleSchema } from './colour';
 
+/** How often a copy of everything is laid beside the data. */
+export const COPY_TIMES = ['never', 'day', 'week'] as const;
+export type CopyTime = (typeof COPY_TIMES)[number];
+
 export const SURROUNDS = ['paper', 'grey', 'night'] as const;
 
 /** What the person has chosen for every study. */
@@ -13,6 +17,10 @@ export const settingsSchema = z.object({
   askFirst: z.boolean().default(false),
   /** Radius of picks and of the reading line, as a share of the picture's diagonal. */
   pickRadius: z.number().min(0).max(0.1),
+  /** When copies are made by themselves, and how many of them are kept. */
+  copies: z
+    .object({ every: z.enum(COPY_TIMES), keep: z.number().int().min(1).max(30) })
+    .default({ every: 'week', keep: 2 }),
 });
 export type Settings = z.infer<typeof settingsSchema>;
 
@@ -22,4 +30,5 @@ export const DEFAULT_SETTINGS: Settings = {
   wheel: 'painters',
   askFirst: false,
   pickRadius: 0.01,
+  copies: { every: 'week', keep: 2 },
 };

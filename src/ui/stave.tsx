@@ -2,7 +2,7 @@ import { hexFromOklab } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
 import { valueOfOklab } from '@/core/colour/value';
 import { scaleMarks, type ValueScale } from '@/core/colour/value-scale';
-import { layStave } from './stave-layout';
+import { layStave } from '@/core/palette/stave-layout';
 
 export interface StaveSwatch {
   id: string;

@@ -1,6 +1,5 @@
 import { hexFromOklab } from '../colour/hex';
-import { oklabFromLab, labFromOklab } from '../colour/cielab';
-import type { Oklab } from '../colour/oklab';
+import { greyOf } from '../colour/grey-of';
 import { valueOfOklab } from '../colour/value';
 import { ALL_HOLDINGS, FormatError, type LibraryFile, type LibraryFormat } from './library-file';
 import { prismJson } from './prism-json';
@@ -41,11 +40,6 @@ export interface Chart {
   height: number;
   blocks: ChartBlock[];
   texts: ChartText[];
-}
-
-/** The grey of a colour's own lightness. */
-export function greyOf(colour: Oklab): Oklab {
-  return oklabFromLab({ L: labFromOklab(colour).L, a: 0, b: 0 });
 }
 
 export function chartOf({ name, swatches }: LibraryFile): Chart {

@@ -9,7 +9,7 @@ import { NoteField, TextField } from '@/ui/field';
 import { showFault } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
 import { Stave, staveWords } from '@/ui/stave';
-import { list, several } from '@/ui/words';
+import { capital, list, several } from '@/ui/words';
 import { ColumnsForm } from './columns-form';
 import { bringIn, type ReadingFiles, type Waiting } from './reading-files';
 
@@ -183,7 +183,7 @@ function WaitingLibrary({ waiting: { read, wanted, file }, onChange, onTell }: W
               />
             </div>
             <p className="mt-1 text-[15px]">
-              {several(sorted.length, 'swatch', 'swatches')}:{' '}
+              {capital(several(sorted.length, 'swatch', 'swatches'))}:{' '}
               {sorted
                 .slice(0, MOST_NAMED)
                 .map(({ name }) => name)

@@ -3,11 +3,11 @@
 import { useState, type DragEvent } from 'react';
 import { FORMATS } from '@/core/formats/formats';
 import { loses } from '@/core/formats/library-file';
-import { PAPERS, type Paper } from '@/contracts/print';
+import type { Paper } from '@/contracts/print';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { download } from '@/ui/keep-file';
-import { Select } from '@/ui/select';
+import { PaperSelect } from '@/ui/paper-select';
 import { capital, list } from '@/ui/words';
 
 interface Props {
@@ -15,13 +15,6 @@ interface Props {
   libraries: readonly { id: string; name: string }[];
   onClose: () => void;
 }
-
-const PAPER_TITLES: Record<Paper, string> = {
-  a4: 'A4',
-  a5: 'A5',
-  letter: 'Letter',
-  '6x4': '6 × 4 in',
-};
 
 /** The ways out: to print, to give, and for other programs; each with what it can't hold. */
 export function CarryOutDialog({ libraries, onClose }: Props) {
@@ -51,12 +44,7 @@ export function CarryOutDialog({ libraries, onClose }: Props) {
               Stave, chips in true sizes with their greys, notes, and room for recipes, as PDF.
             </p>
             <div className="flex gap-2">
-              <Select
-                label="Paper"
-                value={paper}
-                options={PAPERS.map((value) => ({ value, title: PAPER_TITLES[value] }))}
-                onChange={setPaper}
-              />
+              <PaperSelect paper={paper} onChange={setPaper} />
               <Button
                 weight="strong"
                 onClick={() => download(`/api/libraries/${one.id}/card?paper=${paper}`)}

@@ -32,7 +32,7 @@ export function ColumnsForm({ table: { header, rows, columns }, onTell }: Props)
                     aria-label={`Column ${at + 1}${header[at] ? `, ${header[at]}` : ''}`}
                     value={partAt(at)}
                     onChange={(event) => say(at, event.target.value as CsvPart | '')}
-                    className={`h-10 min-w-28 bg-sheet px-1.5 ${partAt(at) ? 'font-semibold' : ''}`}
+                    className={`h-10 min-w-28 bg-sheet px-1.5 ${partAt(at) ? 'font-semibold' : 'font-normal text-soft'}`}
                   >
                     <option value="">left out</option>
                     {CSV_PARTS.map((part) => (

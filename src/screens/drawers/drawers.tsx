@@ -45,6 +45,7 @@ import type { RowActions } from './library-row';
 import { MergeDialog } from './merge-dialog';
 import { useReadingFiles } from './reading-files';
 import { Results } from './results';
+import { SearchField } from './search-field';
 import { useFolders } from './use-folders';
 import { useSearch } from './use-search';
 
@@ -169,19 +170,15 @@ export function Drawers({ asked, first, facets, folders, saved, counts }: Drawer
     >
       <div {...getRootProps({ className: 'flex min-h-screen flex-col bg-panel' })}>
         <TopLine>
-          <input
-            type="search"
-            aria-label="Search libraries and swatches"
-            placeholder="Name, note, tag, maker, study"
-            value={search.text}
-            maxLength={200}
-            onChange={(event) => setSearch({ ...search, text: event.target.value })}
-            className="ml-auto h-9 w-full max-w-72 min-w-16 border border-line bg-sheet px-2.5 placeholder:text-soft"
+          <SearchField
+            search={search}
+            onChange={setSearch}
+            className="ml-auto max-w-72 max-sm:hidden"
           />
           <Button
             weight="strong"
             onClick={() => setBringing(true)}
-            className="h-9 min-h-9 whitespace-nowrap"
+            className="h-9 min-h-9 whitespace-nowrap max-sm:ml-auto"
           >
             <span>
               Bring in<span className="max-sm:hidden"> swatches</span>
@@ -226,6 +223,7 @@ export function Drawers({ asked, first, facets, folders, saved, counts }: Drawer
                     onChange={setSearch}
                   />
                 </div>
+                <SearchField search={search} onChange={setSearch} className="sm:hidden" />
                 <div className="flex flex-wrap items-center gap-2 py-2">
                   <p
                     role="status"

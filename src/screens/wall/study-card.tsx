@@ -18,10 +18,11 @@ interface Props {
   onRename: (title: string) => void;
   onDelete: () => void;
   onCompare: () => void;
+  onPrint: () => void;
 }
 
 /** A study as it hangs: the picture, its stave under it, its title and what is known of it. */
-export function StudyCard({ card, onRename, onDelete, onCompare }: Props) {
+export function StudyCard({ card, onRename, onDelete, onCompare, onPrint }: Props) {
   const { settings } = useSettings();
   const [renaming, setRenaming] = useState(false);
   const width = Math.max(NARROWEST, Math.round(HEIGHT * Math.min(card.aspect, 2.2)));
@@ -76,6 +77,7 @@ export function StudyCard({ card, onRename, onDelete, onCompare }: Props) {
           items={[
             { title: 'Rename', onSelect: () => setRenaming(true) },
             { title: 'Compare with …', onSelect: onCompare },
+            { title: 'Print a sheet …', onSelect: onPrint },
             { title: 'Delete', onSelect: onDelete },
           ]}
         />

@@ -16,6 +16,7 @@ import { DemoAgain, DemoProgress } from './demo-again';
 import { found, NO_FINDING } from './finding';
 import { FindingLine } from './finding-line';
 import { KnownDialog } from './known-dialog';
+import { PrintDialog } from './print-dialog';
 import { StudyCard } from './study-card';
 import { useBringIn } from './use-bring-in';
 import { useDemo } from './use-demo';
@@ -29,6 +30,7 @@ export function Wall({ studies }: { studies: Card[] }) {
   const wheel = wheelOf(useSettings().settings.wheel);
   const [finding, setFinding] = useFinding(wheel);
   const [compared, setCompared] = useState<Card | null>(null);
+  const [printed, setPrinted] = useState<Card | null>(null);
   const { arrivals, known, bringIn, beginAgain, dropKnown } = useBringIn();
   const demo = useDemo();
   const { getRootProps, getInputProps, isDragActive, open } = useDropzone({
@@ -113,6 +115,7 @@ export function Wall({ studies }: { studies: Card[] }) {
                 }
                 onDelete={() => void remove(card)}
                 onCompare={() => setCompared(card)}
+                onPrint={() => setPrinted(card)}
               />
             ))}
           </ul>
@@ -125,6 +128,7 @@ export function Wall({ studies }: { studies: Card[] }) {
         </div>
       )}
       <CompareDialog one={compared} studies={studies} onClose={() => setCompared(null)} />
+      <PrintDialog study={printed} onClose={() => setPrinted(null)} />
       <KnownDialog known={known} onClose={dropKnown} onBeginAgain={(id) => void beginAgain(id)} />
     </div>
   );

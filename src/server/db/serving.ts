@@ -1,6 +1,7 @@
 import { closePool, warmPool } from '@/workers/server/pool';
 import { refreshStale } from '../readings/refresh';
 import { indexStale } from '../libraries/libraries';
+import { keepHouse } from '../keep/copies';
 import { closeDatabase, database } from './client';
 
 /**
@@ -15,6 +16,7 @@ export async function openForServing(): Promise<void> {
     console.error(error instanceof Error ? error.message : error);
     process.exit(1);
   }
+  keepHouse();
   // Nobody waits for either: a first picture that finds the workers cold is only slower.
   void warmPool()
     .then(refreshStale)

@@ -53,7 +53,7 @@ function slices(pack: string, style: string): Slice[] {
     file: path.join(
       /*turbopackIgnore: true*/ folder(pack),
       'files',
-      `${pack}-${slice.replace(/[[\]]/g, '')}-${style}.woff2`,
+      `${pack}-${slice.replace(/[[\]]/g, '')}-${style}.woff`,
     ),
     ranges: list.split(',').map(rangeOf),
   }));

@@ -8,7 +8,7 @@ import { valueOfOklab } from '@/core/colour/value';
 import type { TraySwatch } from '@/contracts/study';
 import { useSettings } from '@/ui/settings';
 import { percent, valueWords } from '@/ui/words';
-import type { StaveColumn } from '@/ui/stave-layout';
+import type { StaveColumn } from '@/core/palette/stave-layout';
 
 interface Props {
   swatch: TraySwatch;

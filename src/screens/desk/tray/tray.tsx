@@ -22,7 +22,7 @@ import { useRef, useState } from 'react';
 import { scaleMarks } from '@/core/colour/value-scale';
 import { Button } from '@/ui/button';
 import { useSettings } from '@/ui/settings';
-import { layStave } from '@/ui/stave-layout';
+import { layStave } from '@/core/palette/stave-layout';
 import { several } from '@/ui/words';
 import { touched, useDesk, useDeskStore, useDocument } from '../desk-store';
 import { moveSwatch } from '@/study/edits';

@@ -1,7 +1,5 @@
 import fc from 'fast-check';
 import { layStave } from './stave-layout';
-import { splitTags } from './tags';
-import { list, percent, several } from './words';
 
 describe('the stave', () => {
   const anyShares = fc.array(fc.option(fc.double({ min: 0, max: 1, noNaN: true })), {
@@ -39,22 +37,5 @@ describe('the stave', () => {
     expect(layStave([], 1000, 40)).toEqual([]);
     const crowded = layStave(Array(50).fill(0.02), 1000, 40);
     expect(crowded.every(({ width }) => Math.abs(width - 20) < 1e-6)).toBe(true);
-  });
-});
-
-describe('words', () => {
-  it('say shares, numbers and lists as people do', () => {
-    expect([0, 0.001, 0.005, 0.456, 1].map(percent)).toEqual([
-      '0 %',
-      'under 1 %',
-      '1 %',
-      '46 %',
-      '100 %',
-    ]);
-    expect(several(1, 'colour')).toBe('one colour');
-    expect(several(12, 'swatch', 'swatches')).toBe('12 swatches');
-    expect(list(['a', 'b', 'c'])).toBe('a, b and c');
-    expect(list(['a'])).toBe('a');
-    expect(splitTags(' rain, , dusk,rain ')).toEqual(['rain', 'dusk']);
   });
 });

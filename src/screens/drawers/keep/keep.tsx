@@ -1,0 +1,165 @@
+'use client';
+
+import { format } from 'date-fns';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { checkSchema, copySchema, type LocalCopy, type StoreCheck } from '@/contracts/keep';
+import { COPY_TIMES, type CopyTime } from '@/contracts/settings';
+import { call } from '@/ui/api';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { download } from '@/ui/keep-file';
+import { say, showFault } from '@/ui/notices';
+import { useSettings } from '@/ui/settings';
+import { TopLine } from '@/ui/shell';
+import { Slider } from '@/ui/slider';
+import { several } from '@/ui/words';
+import { RestoreForm } from './restore-form';
+
+const TIME_TITLES: Record<CopyTime, string> = {
+  never: 'never',
+  day: 'every day',
+  week: 'every week',
+};
+
+/** How everything is kept: a backup to take away, restoring from one, copies by themselves, and a check. */
+export function KeepPage({ copies }: { copies: LocalCopy[] }) {
+  const router = useRouter();
+  return (
+    <div className="min-h-screen bg-panel">
+      <TopLine />
+      <main className="mx-auto max-w-5xl px-4 py-6 sm:px-6">
+        <p>
+          <Link href="/drawers" className="inline-flex min-h-10 items-center underline">
+            Back to the Drawers
+          </Link>
+        </p>
+        <h1 className="mb-4 font-serif text-3xl">Back up and restore</h1>
+        <div className="grid gap-x-10 gap-y-8 md:grid-cols-2">
+          <section aria-label="Back up" className="border-t border-ink pt-3">
+            <h2 className="font-serif text-xl">Take everything along</h2>
+            <p className="mt-1 mb-3">
+              Studies, pictures, libraries, their histories and your settings, as one zip with a
+              checksum for each part. It restores on any Bold Prism.
+            </p>
+            <Button weight="strong" onClick={() => download('/api/keep/backup')}>
+              Make a backup
+            </Button>
+          </section>
+          <CheckSection />
+          <CopiesSection copies={copies} onMade={() => router.refresh()} />
+          <section aria-label="Restore" className="border-t border-ink pt-3">
+            <h2 className="font-serif text-xl">Restore from a backup</h2>
+            <RestoreForm onRestored={() => router.refresh()} />
+          </section>
+        </div>
+      </main>
+    </div>
+  );
+}
+
+/** "3.4 MB". */
+function megabytes(bytes: number): string {
+  return `${(bytes / 1024 / 1024).toFixed(1)} MB`;
+}
+
+function CopiesSection({ copies, onMade }: { copies: LocalCopy[]; onMade: () => void }) {
+  const { settings, change } = useSettings();
+  const { every, keep } = settings.copies;
+  const [making, setMaking] = useState(false);
+  const make = async () => {
+    setMaking(true);
+    try {
+      const { size } = await call('POST', '/api/keep/copies', copySchema);
+      say(`A copy of ${megabytes(size)} was made, and read back whole.`);
+      onMade();
+    } catch (error) {
+      showFault(error);
+    } finally {
+      setMaking(false);
+    }
+  };
+  return (
+    <section aria-label="Copies" className="border-t border-ink pt-3">
+      <h2 className="font-serif text-xl">Copies by themselves</h2>
+      <p className="mt-1 mb-2">
+        While Bold Prism runs it lays a copy beside its data, reads it back, and lets the oldest go.
+      </p>
+      <Choice
+        label="A copy"
+        value={every}
+        options={COPY_TIMES.map((value) => ({ value, title: TIME_TITLES[value] }))}
+        onChange={(next) => change({ copies: { keep, every: next } })}
+      />
+      <Slider
+        label="keep"
+        said="How many copies are kept"
+        value={keep}
+        min={1}
+        max={10}
+        words={String(keep)}
+        onChange={(next) => change({ copies: { every, keep: next } })}
+      />
+      <Button className="mt-1" disabled={making} onClick={() => void make()}>
+        {making ? 'Making a copy …' : 'Make a copy now'}
+      </Button>
+      {copies.length === 0 && <p className="mt-3 text-soft">There is no copy yet.</p>}
+      <ul className="mt-3">
+        {copies.map(({ name, madeAt, size }) => (
+          <li key={name} className="flex items-center gap-3 border-t py-1">
+            <span className="grow">{format(new Date(madeAt), 'd MMM yyyy, HH:mm')}</span>
+            <span className="text-soft tabular-nums">{megabytes(size)}</span>
+            <Button
+              weight="quiet"
+              className="underline"
+              aria-label={`Take along the copy of ${format(new Date(madeAt), 'd MMM yyyy, HH:mm:ss')}`}
+              onClick={() => download(`/api/keep/copies/${encodeURIComponent(name)}`)}
+            >
+              Take along
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function CheckSection() {
+  const [found, setFound] = useState<StoreCheck | 'checking' | null>(null);
+  const check = async () => {
+    setFound('checking');
+    try {
+      setFound(await call('POST', '/api/keep/check', checkSchema));
+    } catch (error) {
+      setFound(null);
+      showFault(error);
+    }
+  };
+  return (
+    <section aria-label="Check" className="border-t border-ink pt-3">
+      <h2 className="font-serif text-xl">Check what is kept</h2>
+      <p className="mt-1 mb-3">
+        Reads every picture, study and library, and says what is not as it was stored. It changes
+        nothing.
+      </p>
+      <Button disabled={found === 'checking'} onClick={() => void check()}>
+        {found === 'checking' ? 'Reading everything …' : 'Check now'}
+      </Button>
+      {found && found !== 'checking' && (
+        <div role="status" className="mt-3">
+          <p className="font-serif text-lg">
+            {found.faults.length === 0
+              ? `All is well: ${several(found.pictures, 'picture')}, ${several(found.studies, 'study', 'studies')} and ${several(found.libraries, 'library', 'libraries')} were read.`
+              : `${several(found.faults.length, 'thing')} ${found.faults.length === 1 ? 'is' : 'are'} not as stored.`}
+          </p>
+          <ul className="list-disc pl-5">
+            {found.faults.map((fault) => (
+              <li key={fault}>{fault}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </section>
+  );
+}

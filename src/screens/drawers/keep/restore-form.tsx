@@ -1,0 +1,192 @@
+'use client';
+
+import { format } from 'date-fns';
+import { useState } from 'react';
+import {
+  backupLookSchema,
+  restoredSchema,
+  type BackupLook,
+  type KeptThing,
+  type Restored,
+} from '@/contracts/keep';
+import { call, sendFile } from '@/ui/api';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { capital, list, several } from '@/ui/words';
+
+const STANDING_WORDS: Record<KeptThing['standing'], string> = {
+  new: 'not here',
+  same: 'here, the same',
+  binned: 'in the bin here',
+  differs: 'here, but changed',
+};
+
+/** A backup is looked into first; what of it comes back is the person's to say. */
+export function RestoreForm({ onRestored }: { onRestored: () => void }) {
+  const [look, setLook] = useState<BackupLook | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const [busy, setBusy] = useState<'reading' | 'restoring' | null>(null);
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const [differing, setDiffering] = useState<'keep' | 'both'>('keep');
+  const [rest, setRest] = useState(true);
+  const [settings, setSettings] = useState(false);
+  const [done, setDone] = useState<Restored | null>(null);
+
+  const failed = (error: unknown) =>
+    setFault(error instanceof Error ? error.message : 'It could not be read.');
+  const read = async (file: File) => {
+    setLook(null);
+    setFault(null);
+    setDone(null);
+    setLeft(new Set());
+    setBusy('reading');
+    await sendFile('/api/keep/receive', file, backupLookSchema).then(setLook, failed);
+    setBusy(null);
+  };
+  const restore = async (from: BackupLook) => {
+    const wanted = (things: readonly KeptThing[]) =>
+      things.map(({ id }) => id).filter((id) => !left.has(id));
+    setBusy('restoring');
+    setFault(null);
+    await call('POST', '/api/keep/restore', restoredSchema, {
+      token: from.token,
+      studies: wanted(from.studies),
+      libraries: wanted(from.libraries),
+      rest,
+      settings,
+      differing,
+    }).then((answer) => {
+      setDone(answer);
+      setLook(null);
+      onRestored();
+    }, failed);
+    setBusy(null);
+  };
+  const things = look ? [...look.studies, ...look.libraries] : [];
+  const differ = things.some(({ id, standing }) => standing === 'differs' && !left.has(id));
+  return (
+    <div className="mt-1 flex flex-col gap-3">
+      <p>It is checked and shown first. Nothing that is here is ever overwritten.</p>
+      <label className="inline-flex min-h-10 w-fit cursor-pointer items-center border border-ink bg-sheet px-3 text-[15px] font-semibold hover:bg-faint focus-within:outline-2">
+        Choose a backup
+        <input
+          type="file"
+          accept=".zip,application/zip"
+          aria-label="Choose a backup"
+          className="sr-only"
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            event.target.value = '';
+            if (file) void read(file);
+          }}
+        />
+      </label>
+      {busy === 'reading' && <p role="status">Reading all of it against its checksums …</p>}
+      {fault && (
+        <p role="alert" className="border border-ink bg-sheet p-3">
+          {fault}
+        </p>
+      )}
+      {done && (
+        <p role="status" className="font-serif text-lg">
+          {doneWords(done)}
+        </p>
+      )}
+      {look && (
+        <>
+          <p className="font-serif text-lg">
+            Made on {format(new Date(look.madeAt), 'd MMM yyyy, HH:mm')}; it is whole.
+          </p>
+          {(['studies', 'libraries'] as const).map((kind) => (
+            <fieldset key={kind} className="min-w-0">
+              <legend className="w-full border-b pb-1 text-sm font-semibold">
+                {capital(kind)} ({look[kind].length})
+              </legend>
+              <ul className="max-h-72 overflow-y-auto" tabIndex={0} aria-label={capital(kind)}>
+                {look[kind].map(({ id, name, standing, binned }) => (
+                  <li key={id} className="border-b">
+                    <label className="flex min-h-10 items-center gap-2.5">
+                      <input
+                        type="checkbox"
+                        className="h-5 w-5 shrink-0 accent-ink"
+                        checked={!left.has(id)}
+                        onChange={() =>
+                          setLeft((was) => {
+                            const next = new Set(was);
+                            if (!next.delete(id)) next.add(id);
+                            return next;
+                          })
+                        }
+                      />
+                      <span className="min-w-0 grow truncate">{name}</span>
+                      <span className="shrink-0 text-sm text-soft">
+                        {binned ? 'from its bin, ' : ''}
+                        {STANDING_WORDS[standing]}
+                      </span>
+                    </label>
+                  </li>
+                ))}
+              </ul>
+            </fieldset>
+          ))}
+          {differ && (
+            <Choice
+              label="What was changed here"
+              value={differing}
+              options={[
+                { value: 'keep', title: 'stays as it is' },
+                { value: 'both', title: 'gets the other beside it' },
+              ]}
+              onChange={setDiffering}
+            />
+          )}
+          <Tick checked={rest} onChange={setRest}>
+            Folders, kept searches and scored guesses that are not here
+          </Tick>
+          <Tick checked={settings} onChange={setSettings}>
+            The backup’s settings in place of mine
+          </Tick>
+          <Button
+            weight="strong"
+            className="self-start"
+            disabled={busy !== null}
+            onClick={() => void restore(look)}
+          >
+            {busy === 'restoring' ? 'Restoring …' : 'Restore what is ticked'}
+          </Button>
+        </>
+      )}
+    </div>
+  );
+}
+
+interface TickProps {
+  checked: boolean;
+  onChange: (on: boolean) => void;
+  children: string;
+}
+
+function Tick({ checked, onChange, children }: TickProps) {
+  return (
+    <label className="flex min-h-10 items-center gap-2.5">
+      <input
+        type="checkbox"
+        className="h-5 w-5 shrink-0 accent-ink"
+        checked={checked}
+        onChange={(event) => onChange(event.target.checked)}
+      />
+      {children}
+    </label>
+  );
+}
+
+function doneWords({ studies, libraries, pictures, left }: Restored): string {
+  const parts = [
+    ...(studies > 0 ? [several(studies, 'study', 'studies')] : []),
+    ...(libraries > 0 ? [several(libraries, 'library', 'libraries')] : []),
+    ...(pictures > 0 ? [several(pictures, 'picture')] : []),
+  ];
+  const came =
+    parts.length > 0 ? `${capital(list(parts))} came back.` : 'All of it was here already.';
+  return left > 0 ? `${came} What was changed here was left alone (${left}).` : came;
+}

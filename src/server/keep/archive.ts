@@ -1,0 +1,146 @@
+import { createHash } from 'node:crypto';
+import { buffer } from 'node:stream/consumers';
+import { open as openZip, type Entry, type ZipFile } from 'yauzl';
+import { manifestSchema, type Manifest } from '@/contracts/keep';
+import { ServiceError } from '../errors';
+import { MANIFEST } from './backup';
+import { tablePath, type Row, type TableName } from './tables';
+
+/** A backup that was found whole. */
+export interface Archive {
+  manifest: Manifest;
+  rows: (table: TableName) => Promise<Row[]>;
+  bytes: (path: string) => Promise<Buffer>;
+  close: () => void;
+}
+
+/** A manifest or a table larger than this is none of ours. */
+const MOST_TABLE = 1024 * 1024 * 1024;
+const MOST_NAMED = 5;
+
+/**
+ * Opens a backup and reads every entry once, against its checksum. Throws `damaged` with what is: nothing of a
+ * backup that is not whole is ever used.
+ */
+export async function openArchive(file: string): Promise<Archive> {
+  const zip = await open(file);
+  try {
+    const entries = await listed(zip);
+    const bytes = async (path: string) => {
+      const entry = entries.get(path);
+      if (!entry) throw damaged([`${path} is missing`]);
+      return content(zip, entry);
+    };
+    const manifest = await manifestOf(bytes, entries);
+    const faults: string[] = [];
+    for (const { path, size, sha256 } of manifest.entries) {
+      const entry = entries.get(path);
+      if (!entry) faults.push(`${path} is missing`);
+      else {
+        const found = await digest(zip, entry).catch((error: Error) => error.message);
+        if (typeof found === 'string') faults.push(`${path} can’t be read (${found})`);
+        else if (found.size !== size) faults.push(`${path} has another length`);
+        else if (found.sha256 !== sha256) faults.push(`${path} has another checksum`);
+      }
+    }
+    if (faults.length > 0) throw damaged(faults);
+    return {
+      manifest,
+      bytes,
+      rows: async (table) =>
+        (await bytes(tablePath(table)))
+          .toString('utf8')
+          .split('\n')
+          .filter(Boolean)
+          .map((line) => JSON.parse(line) as Row),
+      close: () => zip.close(),
+    };
+  } catch (error) {
+    zip.close();
+    throw error;
+  }
+}
+
+async function manifestOf(
+  bytes: (path: string) => Promise<Buffer>,
+  entries: ReadonlyMap<string, Entry>,
+): Promise<Manifest> {
+  if (!entries.has(MANIFEST))
+    throw new ServiceError(
+      'not-a-backup',
+      'This zip has no manifest, so it is no backup of Bold Prism. Nothing was restored.',
+      422,
+    );
+  const text = await bytes(MANIFEST).then(
+    (found) => found.toString('utf8'),
+    (error: Error) => {
+      throw damaged([`the manifest can’t be read (${error.message})`]);
+    },
+  );
+  const parsed = manifestSchema.safeParse(jsonOf(text));
+  if (!parsed.success) throw damaged(['the manifest is not as it should be']);
+  return parsed.data;
+}
+
+function jsonOf(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}
+
+function damaged(faults: readonly string[]): ServiceError {
+  const named = faults.slice(0, MOST_NAMED).join('; ');
+  const more = faults.length - MOST_NAMED;
+  return new ServiceError(
+    'damaged',
+    `This backup is damaged: ${named}${more > 0 ? `; and ${more} more` : ''}. Nothing was restored.`,
+    422,
+  );
+}
+
+function open(file: string): Promise<ZipFile> {
+  return new Promise((resolve, reject) =>
+    openZip(file, { lazyEntries: true, autoClose: false }, (error, zip) =>
+      zip ? resolve(zip) : reject(damaged([error?.message ?? 'it is no zip'])),
+    ),
+  );
+}
+
+function listed(zip: ZipFile): Promise<Map<string, Entry>> {
+  return new Promise((resolve, reject) => {
+    const entries = new Map<string, Entry>();
+    zip.on('entry', (entry: Entry) => {
+      entries.set(entry.fileName, entry);
+      zip.readEntry();
+    });
+    zip.on('end', () => resolve(entries));
+    zip.on('error', (error: Error) => reject(damaged([error.message])));
+    zip.readEntry();
+  });
+}
+
+function stream(zip: ZipFile, entry: Entry): Promise<NodeJS.ReadableStream> {
+  return new Promise((resolve, reject) =>
+    zip.openReadStream(entry, (error, found) =>
+      found ? resolve(found) : reject(error ?? new Error('an entry can’t be opened')),
+    ),
+  );
+}
+
+async function content(zip: ZipFile, entry: Entry): Promise<Buffer> {
+  if (entry.uncompressedSize > MOST_TABLE) throw damaged([`${entry.fileName} is too large`]);
+  return buffer(await stream(zip, entry));
+}
+
+async function digest(zip: ZipFile, entry: Entry): Promise<{ size: number; sha256: string }> {
+  const hash = createHash('sha256');
+  let size = 0;
+  for await (const part of await stream(zip, entry)) {
+    const bytes = part as Buffer;
+    size += bytes.length;
+    hash.update(bytes);
+  }
+  return { size, sha256: hash.digest('hex') };
+}

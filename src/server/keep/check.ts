@@ -1,0 +1,91 @@
+import { asc, eq } from 'drizzle-orm';
+import sharp from 'sharp';
+import type { StoreCheck } from '@/contracts/keep';
+import { libraryContentSchema } from '@/contracts/library';
+import { studyDocumentSchema } from '@/contracts/study';
+import { database } from '../db/client';
+import { library, swatch } from '../db/library-schema';
+import { picture, pictureBytes, study } from '../db/schema';
+import { contentsOf } from '../libraries/library-rows';
+import { swatchFacts } from '../libraries/swatch-facts';
+import { sha256 } from './backup';
+
+const NEAR = 1e-9;
+
+/**
+ * Reads everything there is and says what is wrong with it: pictures whose bytes are not those that were brought in, or
+ * whose copies can't be opened; studies and libraries that are not as they were agreed to be; figures that no longer fit
+ * their colours. Nothing is changed.
+ */
+export async function checkStore(): Promise<StoreCheck> {
+  const faults: string[] = [];
+  const pictures = await checkPictures(faults);
+  const studies = await checkStudies(faults);
+  const libraries = await checkLibraries(faults);
+  return { pictures, studies, libraries, faults };
+}
+
+async function checkPictures(faults: string[]): Promise<number> {
+  const db = await database();
+  const pictures = await db
+    .select({ id: picture.id, name: picture.name, hash: picture.hash, size: picture.size })
+    .from(picture)
+    .orderBy(asc(picture.createdAt));
+  for (const { id, name, hash, size } of pictures) {
+    const [bytes] = await db.select().from(pictureBytes).where(eq(pictureBytes.pictureId, id));
+    if (!bytes) {
+      faults.push(`The picture “${name}” has lost its bytes.`);
+      continue;
+    }
+    if (bytes.original.length !== size || sha256(bytes.original) !== hash)
+      faults.push(`The original of “${name}” is not the file that was brought in.`);
+    for (const rendition of ['working', 'thumbnail'] as const) {
+      const opens = await sharp(bytes[rendition], { failOn: 'truncated' })
+        .stats()
+        .then(
+          () => true,
+          () => false,
+        );
+      if (!opens) faults.push(`The ${rendition} copy of “${name}” can’t be opened.`);
+    }
+  }
+  return pictures.length;
+}
+
+async function checkStudies(faults: string[]): Promise<number> {
+  const db = await database();
+  const studies = await db.select({ title: study.title, document: study.document }).from(study);
+  for (const { title, document } of studies) {
+    const parsed = studyDocumentSchema.safeParse(document);
+    if (!parsed.success)
+      faults.push(
+        `The study “${title}” is not as it should be: ${parsed.error.issues[0].path.join(' › ')}.`,
+      );
+    else if (parsed.data.title !== title)
+      faults.push(`The study “${title}” has another title within.`);
+  }
+  return studies.length;
+}
+
+async function checkLibraries(faults: string[]): Promise<number> {
+  const db = await database();
+  const libraries = await db
+    .select({ id: library.id, name: library.name, note: library.note })
+    .from(library);
+  for (const { id, name, note } of libraries) {
+    const { swatches, tags } = await contentsOf([id]);
+    const content = { name, note, swatches: swatches.get(id) ?? [], tags: tags.get(id) ?? [] };
+    const parsed = libraryContentSchema.safeParse(content);
+    if (!parsed.success)
+      faults.push(
+        `The library “${name}” is not as it should be: ${parsed.error.issues[0].path.join(' › ')}.`,
+      );
+  }
+  const rows = await db
+    .select({ name: swatch.name, L: swatch.L, a: swatch.a, b: swatch.b, value: swatch.value })
+    .from(swatch);
+  for (const { name, value, ...colour } of rows)
+    if (Math.abs(swatchFacts(colour).value - value) > NEAR)
+      faults.push(`The swatch “${name}” has a value beside it that is not its own.`);
+  return libraries.length;
+}

@@ -1,0 +1,93 @@
+import { createReadStream, createWriteStream } from 'node:fs';
+import { mkdir, readdir, rename, rm, stat } from 'node:fs/promises';
+import path from 'node:path';
+import type { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { addDays, format } from 'date-fns';
+import type { LocalCopy } from '@/contracts/keep';
+import type { CopyTime } from '@/contracts/settings';
+import { dataFolder } from '../db/client';
+import { notFound } from '../errors';
+import { emptyOld } from '../libraries/bin';
+import { getSettings } from '../settings/settings';
+import { openArchive } from './archive';
+import { backup } from './backup';
+
+/** Beside the data, or where PRISM_COPIES says: another disk is better. */
+function copiesFolder(): string {
+  return path.resolve(
+    /*turbopackIgnore: true*/ process.env.PRISM_COPIES ??
+      path.join(/*turbopackIgnore: true*/ dataFolder(), 'copies'),
+  );
+}
+
+const NAME = /^Bold Prism \d{4}-\d{2}-\d{2} \d{2}\.\d{2}\.\d{2}\.zip$/;
+const DAYS: Record<CopyTime, number> = { never: Infinity, day: 1, week: 7 };
+
+export function backupName(now = new Date()): string {
+  return `Bold Prism ${format(now, 'yyyy-MM-dd HH.mm.ss')}.zip`;
+}
+
+/** The copies that are there, the newest first. */
+export async function listCopies(): Promise<LocalCopy[]> {
+  const names = await readdir(copiesFolder()).catch(() => []);
+  const copies = await Promise.all(
+    names
+      .filter((name) => NAME.test(name))
+      .map(async (name) => {
+        const { size, mtime } = await stat(
+          path.join(/*turbopackIgnore: true*/ copiesFolder(), name),
+        );
+        return { name, size, madeAt: mtime.toISOString() };
+      }),
+  );
+  return copies.sort((one, other) => (one.name < other.name ? 1 : -1));
+}
+
+/** Makes a copy, reads it back against its checksums, and lets go of the oldest beyond `keep`. */
+export async function makeCopy(keep: number): Promise<LocalCopy> {
+  await mkdir(copiesFolder(), { recursive: true });
+  const name = backupName();
+  const file = path.join(/*turbopackIgnore: true*/ copiesFolder(), name);
+  const part = `${file}.part`;
+  try {
+    await pipeline(await backup(), createWriteStream(part));
+    (await openArchive(part)).close();
+    // Only a copy that was found whole gets its name, and only then an old one goes.
+    await rename(part, file);
+  } catch (error) {
+    await rm(part, { force: true });
+    throw error;
+  }
+  for (const old of (await listCopies()).slice(keep))
+    await rm(path.join(/*turbopackIgnore: true*/ copiesFolder(), old.name), { force: true });
+  const { size, mtime } = await stat(file);
+  return { name, size, madeAt: mtime.toISOString() };
+}
+
+/** A copy to be taken elsewhere. */
+export async function readCopy(name: string): Promise<{ stream: Readable; size: number }> {
+  const file = path.join(/*turbopackIgnore: true*/ copiesFolder(), name);
+  const found = NAME.test(name) ? await stat(file).catch(() => null) : null;
+  if (!found) throw notFound('copy');
+  return { stream: createReadStream(file), size: found.size };
+}
+
+/** Makes a copy if one is due; answers it, or null. */
+export async function copyIfDue(now = new Date()): Promise<LocalCopy | null> {
+  const { every, keep } = (await getSettings()).copies;
+  const [last] = await listCopies();
+  const due = !last || addDays(new Date(last.madeAt), Math.min(DAYS[every], 1e6)) <= now;
+  return every !== 'never' && due ? makeCopy(keep) : null;
+}
+
+const FIRST_AFTER = 2 * 60_000;
+const EVERY = 60 * 60_000;
+
+/** What is done by itself while the server runs: copies that are due, and letting go of what lay in the bin for long. */
+export function keepHouse(): void {
+  const round = () =>
+    void Promise.all([copyIfDue(), emptyOld()]).catch((error: unknown) => console.error(error));
+  setTimeout(round, FIRST_AFTER).unref();
+  setInterval(round, EVERY).unref();
+}

@@ -1,0 +1,95 @@
+import { greyOf } from '@/core/colour/grey-of';
+import { hexFromOklab } from '@/core/colour/hex';
+import type { Oklab } from '@/core/colour/oklab';
+import { valueOfOklab } from '@/core/colour/value';
+import { onScale, type ValueScale } from '@/core/colour/value-scale';
+import { wrapped } from '../fonts/runs';
+import { MM, type Sheet } from './paper';
+import type { Pen } from './pen';
+
+export interface PrintedSwatch {
+  name: string;
+  note: string;
+  colour: Oklab;
+  share: number | null;
+}
+
+/** The part of a chip that is its grey. */
+const GREY_PART = 0.25;
+const GUTTER = 4 * MM;
+const RULED = 5.2 * MM;
+
+/** How tall the place of one swatch is. */
+export function cellHeight({ chip, type, recipeLines, noteLines }: Sheet): number {
+  return (
+    chip.height +
+    type.text * 1.5 +
+    type.small * 1.35 * (1 + noteLines) +
+    recipeLines * RULED +
+    3 * MM
+  );
+}
+
+/**
+ * Swatches in rows, in their order: a chip of true size with its grey beside it, number and name, value, share and hex,
+ * the note, and ruled lines for the recipe. `nextPage` answers where the rows go on.
+ */
+export function drawChips(
+  pen: Pen,
+  swatches: readonly PrintedSwatch[],
+  scale: ValueScale,
+  sheet: Sheet,
+  top: number,
+  bottom: number,
+  nextPage: () => number,
+): number {
+  const { chip, type, columns, margin, width } = sheet;
+  const cell = (width - 2 * margin - (columns - 1) * GUTTER) / columns;
+  const high = cellHeight(sheet);
+  let y = top;
+  swatches.forEach((swatch, i) => {
+    const column = i % columns;
+    if (column === 0 && i > 0) y += high;
+    if (column === 0 && y + high > bottom) y = nextPage();
+    drawCell(pen, swatch, i + 1, scale, sheet, margin + column * (cell + GUTTER), y, cell);
+  });
+  return swatches.length > 0 ? y + high : y;
+
+  function drawCell(
+    on: Pen,
+    { name, note, colour, share }: PrintedSwatch,
+    number: number,
+    onto: ValueScale,
+    { noteLines, recipeLines }: Sheet,
+    x: number,
+    at: number,
+    room: number,
+  ): void {
+    const grey = chip.width * GREY_PART;
+    on.block(colour, x, at, chip.width - grey, chip.height);
+    on.block(greyOf(colour), x + chip.width - grey, at, grey, chip.height);
+    let line = at + chip.height + type.text * 1.15;
+    on.write(`${number}  ${name}`, x, line, { face: 'bold', size: type.text, room });
+    line += type.small * 1.35;
+    const facts = [
+      `value ${onScale(valueOfOklab(colour), onto).toFixed(1)}`,
+      ...(share === null ? [] : [`${(share * 100).toFixed(share < 0.095 ? 1 : 0)} %`]),
+      hexFromOklab(colour),
+    ];
+    on.write(facts.join(' · '), x, line, { size: type.small, room, soft: true });
+    const notes = noteLines > 0 && note ? wrapped(note, 'italic', type.small, room) : [];
+    for (const [i, words] of notes.slice(0, noteLines).entries())
+      on.write(
+        i === noteLines - 1 && notes.length > noteLines ? `${words} …` : words,
+        x,
+        line + type.small * 1.35 * (i + 1),
+        {
+          face: 'italic',
+          size: type.small,
+          room,
+        },
+      );
+    line += type.small * 1.35 * noteLines;
+    for (let i = 1; i <= recipeLines; i++) on.rule(x, line + i * RULED, room);
+  }
+}
