@@ -7,7 +7,7 @@ const config = defineConfig({
   globalSetup: './e2e/seed-demo.ts',
   workers: 1,
   timeout: 120_000,
-  globalTimeout: 15 * 60_000,
+  globalTimeout: 24 * 60_000,
   expect: { timeout: 20_000 },
   retries: 0,
   forbidOnly: true,

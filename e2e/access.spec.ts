@@ -35,7 +35,7 @@ async function isNeutral(page: Page): Promise<void> {
 
 for (const surround of ['paper', 'studio grey', 'night']) {
   test(`no violation on any screen, on ${surround}`, async ({ page }) => {
-    test.setTimeout(120_000);
+    test.setTimeout(300_000);
     await page.goto(app.url);
     await page.getByRole('radio', { name: surround }).click();
     await hasNoViolation(page, 'Wall');

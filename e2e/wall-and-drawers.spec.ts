@@ -1,5 +1,5 @@
 import { expect, test, appFor } from './app';
-import { drop, isSaved } from './hands';
+import { isSaved } from './hands';
 
 const app = appFor('demo');
 
@@ -64,37 +64,6 @@ test('a library: rename, edit and delete swatches, undo and redo, kept over a re
   await expect(page.getByText(/A library needs a name/)).toBeVisible();
   await page.reload();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Noon tiles');
-});
-
-test('a broken library file says which line is wrong, and stores nothing', async ({ page }) => {
-  await page.goto(`${app.url}/drawers`);
-  const rows = page.getByRole('main').getByRole('listitem');
-  await expect(rows.first()).toBeVisible();
-  const before = await rows.count();
-  await drop(
-    page,
-    'bad.gpl',
-    Buffer.from('GIMP Palette\nName: x\n12 13 14 ink\n300 0 0 too red\n'),
-  );
-  await expect(page.getByRole('main').getByRole('alert')).toContainText(
-    'bad.gpl was not brought in. Line 4',
-  );
-  await drop(page, 'bad.json', Buffer.from('{"format": "bold-prism-library",\n "version": 1,\n'));
-  await expect(page.getByRole('main').getByRole('alert')).toContainText(
-    /bad.json was not brought in. Line 3/,
-  );
-  await expect(rows).toHaveCount(before);
-  await drop(page, 'good.gpl', Buffer.from('GIMP Palette\n12 13 14 ink\n'));
-  await expect(page.getByRole('heading', { name: 'good' })).toBeVisible();
-  await expect(rows).toHaveCount(before + 1);
-});
-
-test('a library goes out as GPL from its menu', async ({ page }) => {
-  await page.goto(`${app.url}/drawers`);
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'More for Wet dusk, lamps lit' }).click();
-  await page.getByRole('menuitem', { name: /GPL/ }).click();
-  expect((await download).suggestedFilename()).toBe('Wet dusk, lamps lit.gpl');
 });
 
 test('what is not there has a page that says so', async ({ page }) => {

@@ -54,28 +54,31 @@ test('the whole way, from a picture to a library and back from its file', async 
 
   await page.getByRole('link', { name: 'Drawers' }).click();
   await page.getByRole('searchbox').fill('nothing of the kind');
-  await expect(page.getByText(/No library has/)).toBeVisible();
+  await expect(page.getByText(/Nothing answers to all of that/)).toBeVisible();
   await page.getByRole('searchbox').fill('SEVEN');
   await page.getByRole('link', { name: /Wet dusk/ }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Wet dusk “seven” ☂');
   await expect(page.getByLabel('Name of the swatch')).toHaveCount(7);
-  const libraryId = page.url().split('/').pop() as string;
+  const libraryId = new URL(page.url()).pathname.split('/').pop() as string;
   const saved = await (await page.request.get(`${app.url}/api/libraries/${libraryId}`)).json();
   expect(saved.swatches.map((swatch: { name: string }) => swatch.name)).toContain('cabin red');
 
+  await page.getByRole('button', { name: 'Carry out, print or give' }).click();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: /Bold Prism library/ }).click();
   const file = await download;
   expect(file.suggestedFilename()).toBe('Wet dusk “seven” ☂.prism.json');
   const bytes = await readFile(await file.path());
 
-  await page.getByRole('button', { name: 'Delete this library' }).click();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Into the bin' }).click();
   await expect(page).toHaveURL(/\/drawers$/);
   await expect(page.getByText('The drawers are empty.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByRole('heading', { name: /Wet dusk/ })).toBeVisible();
 
   await drop(page, 'brought back.prism.json', bytes, 'application/json');
+  await page.getByRole('button', { name: 'Bring in one library' }).click();
   await expect(page.getByRole('heading', { name: /Wet dusk/ })).toHaveCount(2);
   const all = await (await page.request.get(`${app.url}/api/libraries`)).json();
   const back = all.find((one: { id: string }) => one.id !== libraryId);

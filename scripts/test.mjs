@@ -96,7 +96,7 @@ if (!check('chromium', () => (ensureChromium() ? 0 : 1))) end();
 suite(
   'browser tests',
   'build/playwright.json',
-  () => runNode('@playwright/test/cli.js', ['test'], {}, 18),
+  () => runNode('@playwright/test/cli.js', ['test'], {}, 26),
   ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }),
 );
 end();

@@ -11,6 +11,8 @@ interface Props {
   step?: number;
   /** Read out in place of a short label. */
   said?: string;
+  /** Only the track: what it is and where it stands is said elsewhere. */
+  bare?: boolean;
   /** The value in words, beside the track and for screen readers. */
   words: string;
   onChange: (value: number) => void;
@@ -21,6 +23,7 @@ interface Props {
 export function Slider({
   label,
   said,
+  bare = false,
   value,
   min,
   max,
@@ -32,7 +35,7 @@ export function Slider({
   const id = useId();
   return (
     <div className="flex h-10 items-center gap-3 text-[15px]">
-      <span id={id} className="w-22 shrink-0">
+      <span id={id} className={bare ? 'sr-only' : 'w-22 shrink-0'}>
         {label}
       </span>
       <Radix.Root
@@ -54,7 +57,7 @@ export function Slider({
           className="block h-7 w-3 border border-ink bg-sheet before:absolute before:-inset-x-4 before:-inset-y-2 before:content-['']"
         />
       </Radix.Root>
-      <span className="w-12 shrink-0 text-right text-soft">{words}</span>
+      {!bare && <span className="w-12 shrink-0 text-right text-soft">{words}</span>}
     </div>
   );
 }

@@ -66,7 +66,7 @@ export function AskStrip({ search, facets, wheel, onChange }: Props) {
   return (
     <section
       aria-label="Ask by colour"
-      className="grid gap-x-7 gap-y-3 border-b border-ink pb-3 sm:grid-cols-2 xl:grid-cols-[1.05fr_1.45fr_1.1fr_1fr]"
+      className="grid gap-x-5 gap-y-3 border-b border-ink pb-3 sm:grid-cols-2 xl:grid-cols-[minmax(0,1fr)_minmax(20.5rem,1.7fr)_minmax(17rem,1.4fr)_minmax(0,1fr)]"
     >
       <NearColour search={search} onChange={onChange} />
       <div>
@@ -184,19 +184,19 @@ function NearColour({ search, onChange }: Pick<Props, 'search' | 'onChange'>) {
   };
   return (
     <div>
-      <h2 className="text-sm font-semibold">Near a colour</h2>
-      <div className="mt-1 flex h-15 items-stretch gap-2">
-        <label className="relative w-20 shrink-0 border border-line">
+      <h2 className="flex justify-between text-sm font-semibold">
+        Near a colour
+        <span className="font-normal text-soft">
+          {near ? `ΔE ${near.within.toFixed(1)}` : 'any'}
+        </span>
+      </h2>
+      <div className="mt-1 flex h-10 items-stretch gap-2">
+        <label className="relative w-12 shrink-0 border border-line">
           <span
             className="absolute inset-0"
             style={near ? { background: hex } : undefined}
             aria-hidden
           />
-          {!near && (
-            <span className="absolute inset-0 flex items-center justify-center text-sm text-soft">
-              any
-            </span>
-          )}
           <input
             type="color"
             aria-label="Choose the colour to be near"
@@ -205,31 +205,31 @@ function NearColour({ search, onChange }: Pick<Props, 'search' | 'onChange'>) {
             className="absolute inset-0 h-full w-full cursor-pointer opacity-0"
           />
         </label>
-        <div className="flex min-w-0 grow flex-col justify-between">
-          <input
-            aria-label="Colour to be near, as hex"
-            placeholder="#rrggbb"
-            value={typed ?? hex}
-            maxLength={7}
-            onChange={(event) => {
-              setTyped(event.target.value);
-              take(event.target.value);
-            }}
-            onBlur={() => setTyped(null)}
-            className="h-10 w-full border border-line bg-sheet px-2 placeholder:text-soft"
-          />
-        </div>
+        <input
+          aria-label="Colour to be near, as hex"
+          placeholder="#rrggbb"
+          value={typed ?? hex}
+          maxLength={7}
+          onChange={(event) => {
+            setTyped(event.target.value);
+            take(event.target.value);
+          }}
+          onBlur={() => setTyped(null)}
+          className="h-10 w-full min-w-0 border border-line bg-sheet px-2 placeholder:text-soft"
+        />
         {near && (
           <button
             type="button"
+            aria-label="Near no colour"
             onClick={() => onChange(withNear(search, null))}
-            className="min-h-10 shrink-0 px-1 text-sm underline"
+            className="min-h-10 min-w-8 shrink-0 text-lg hover:bg-faint"
           >
-            any
+            ×
           </button>
         )}
       </div>
       <Slider
+        bare
         label="within"
         said="How near, in CIEDE2000"
         value={near?.within ?? PLAIN_NEAR}

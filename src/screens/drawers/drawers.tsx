@@ -185,8 +185,11 @@ export function Drawers({ asked, first, facets, folders, saved, counts }: Drawer
             </span>
           </Button>
         </TopLine>
-        <input {...getInputProps({ 'aria-label': 'Choose library files' })} />
         <main className="grid w-full grow items-start lg:grid-cols-[15rem_minmax(0,1fr)]">
+          {/* Out of the flow: the grid has no place for it. */}
+          <input
+            {...getInputProps({ 'aria-label': 'Choose library files', className: 'absolute' })}
+          />
           <h1 className="sr-only">Drawers</h1>
           <button
             type="button"
@@ -230,7 +233,7 @@ export function Drawers({ asked, first, facets, folders, saved, counts }: Drawer
                     data-testid="finding"
                     className={`mr-auto font-serif text-xl ${room.asking ? 'text-soft' : ''}`}
                   >
-                    {foundSentence(search, found.total, counts, wheel)}
+                    {foundSentence(found.to, found.total, counts, wheel)}
                   </p>
                   <LibraryAsk search={search} facets={room.facets} onChange={setSearch} />
                   {asksSomething(search) && (
@@ -288,6 +291,21 @@ export function Drawers({ asked, first, facets, folders, saved, counts }: Drawer
             onNone={() => setChosen(new Map())}
           />
         )}
+        {/* Within, so that files can be dropped on it too. */}
+        <BringInDialog
+          open={bringing}
+          files={files}
+          folderId={inFolder}
+          onChooseFiles={open}
+          onDone={(names) => {
+            setBringing(false);
+            say(
+              `${list(names.slice(0, 4).map((name) => `“${name}”`))}${names.length > 4 ? ' and others are' : names.length > 1 ? ' are' : ' is'} in the Drawers.`,
+            );
+            refresh();
+          }}
+          onClose={() => setBringing(false)}
+        />
         {isDragActive && (
           <div className="pointer-events-none fixed inset-0 z-40 flex items-center justify-center border-8 border-ink bg-panel/85">
             <p className="font-serif text-4xl">Let go, and look them over.</p>
@@ -326,20 +344,6 @@ export function Drawers({ asked, first, facets, folders, saved, counts }: Drawer
           );
         }}
         onClose={() => setPair(null)}
-      />
-      <BringInDialog
-        open={bringing}
-        files={files}
-        folderId={inFolder}
-        onChooseFiles={open}
-        onDone={(names) => {
-          setBringing(false);
-          say(
-            `${list(names.slice(0, 4).map((name) => `“${name}”`))}${names.length > 4 ? ' and others are' : names.length > 1 ? ' are' : ' is'} in the Drawers.`,
-          );
-          refresh();
-        }}
-        onClose={() => setBringing(false)}
       />
     </DndContext>
   );

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { z } from 'zod';
 import { savedLibrarySchema, type LibraryContent } from '@/contracts/library';
 import { readFileSchema, type ReadFile } from '@/contracts/travel';
@@ -34,6 +34,7 @@ export interface ReadingFiles {
 export function useReadingFiles(): ReadingFiles {
   const [waiting, setWaiting] = useState<Waiting[]>([]);
   const [reading, setReading] = useState<string | null>(null);
+  const telling = useRef(0);
 
   const read = async (files: readonly File[]) => {
     for (const file of files) {
@@ -72,24 +73,21 @@ export function useReadingFiles(): ReadingFiles {
     tell: async (key, columns) => {
       const told = waiting.find((one) => one.key === key);
       if (!told?.file) return;
+      const own = ++telling.current;
+      // The columns stay as they were said, also where they make no sense yet.
+      const saying = (read: ReadFile): ReadFile => ({
+        ...read,
+        table: told.read.table && { ...told.read.table, columns },
+      });
+      const edit = (change: (one: Waiting) => Waiting) =>
+        setWaiting((all) => all.map((one) => (one.key === key ? change(one) : one)));
+      edit((one) => ({ ...one, read: saying(one.read) }));
       const path = `/api/libraries/read?columns=${encodeURIComponent(JSON.stringify(columns))}`;
       const [again] = await sendFile(path, told.file, answer).catch((error: unknown) => [
         { ...told.read, content: null, fault: wordsOf(error) },
       ]);
-      setWaiting((all) =>
-        all.map((one) =>
-          one.key === key
-            ? {
-                ...one,
-                wanted: again.content !== null,
-                // The columns stay as they were said, also where they make no sense yet.
-                read: again.table
-                  ? again
-                  : { ...again, table: one.read.table && { ...one.read.table, columns } },
-              }
-            : one,
-        ),
-      );
+      if (own === telling.current)
+        edit((one) => ({ ...one, wanted: again.content !== null, read: saying(again) }));
     },
     drop: () => setWaiting([]),
   };

@@ -60,7 +60,7 @@ export function Results({ found, folderOf, chosen, ordering, onChoose, onSee, ac
             data-index={index}
             aria-setsize={found.total}
             aria-posinset={index + 1}
-            className="absolute inset-x-0 top-0"
+            className="absolute inset-x-0 top-0 has-data-[state=open]:z-10"
             style={{ transform: `translateY(${start - top}px)` }}
           >
             {library ? (

@@ -72,7 +72,7 @@ export function SwatchRow({ swatch, open, chosen, onOpen, onChoose, ...rest }: P
           <Link
             href={placeHref(provenance.studyId, provenance)}
             className="flex h-10 w-10 shrink-0 items-center justify-center hover:bg-faint"
-            aria-label={`Where ${swatch.name} was taken from, in ${provenance.studyTitle}`}
+            aria-label={`To the place of ${swatch.name} in “${provenance.studyTitle}”`}
             title={`Taken from “${provenance.studyTitle}”`}
           >
             <Crosshair size={20} aria-hidden />
@@ -81,7 +81,7 @@ export function SwatchRow({ swatch, open, chosen, onOpen, onChoose, ...rest }: P
         <Button
           weight="quiet"
           aria-expanded={open}
-          aria-label={`Details of ${swatch.name}`}
+          aria-label={`Figures and note of ${swatch.name}`}
           onClick={() => onOpen(!open)}
         >
           <ChevronDown size={20} aria-hidden className={open ? 'rotate-180' : ''} />

@@ -18,6 +18,8 @@ export const PAGE = 40;
 const ASK_AFTER = 150;
 
 export interface Found {
+  /** What this answers, which may no longer be what is asked. */
+  to: LibrarySearch;
   total: number;
   /** Places not fetched yet are left open. */
   rows: (FoundLibrary | undefined)[];
@@ -46,9 +48,11 @@ export function useSearch(
   wheel: Wheel,
 ): SearchRoom {
   const [search, setSearch] = useState(asked);
-  const [found, setFound] = useState<Found>(() => foundOf(first));
+  const [found, setFound] = useState<Found>(() => foundOf(asked, first));
   const [facets, setFacets] = useState(firstFacets);
   const [asking, setAsking] = useState(false);
+  /** What is asked now, for what was begun while something else was. */
+  const latest = useRef(asked);
   const turn = useRef(0);
   const fetching = useRef(new Set<number>());
 
@@ -58,7 +62,7 @@ export function useSearch(
     try {
       const answer = await fetchPage(next, 0);
       if (own !== turn.current) return;
-      setFound(foundOf(answer));
+      setFound(foundOf(next, answer));
       const counts = await call('POST', '/api/drawers/facets', facetsSchema, next);
       if (own === turn.current) setFacets(counts);
     } catch (error) {
@@ -70,6 +74,7 @@ export function useSearch(
 
   const waiting = useRef<ReturnType<typeof setTimeout>>(undefined);
   const change = (next: LibrarySearch) => {
+    latest.current = next;
     setSearch(next);
     setAsking(true);
     clearTimeout(waiting.current);
@@ -91,6 +96,7 @@ export function useSearch(
           .then((answer) => {
             if (own !== turn.current) return;
             setFound((was) => ({
+              to: was.to,
               total: answer.total,
               rows: was.rows.toSpliced(at, answer.libraries.length, ...answer.libraries),
             }));
@@ -108,7 +114,7 @@ export function useSearch(
     facets,
     asking,
     see,
-    again: () => void ask(search),
+    again: () => void ask(latest.current),
     edit: (id, part) =>
       setFound((was) => ({
         ...was,
@@ -117,10 +123,10 @@ export function useSearch(
   };
 }
 
-function foundOf({ total, libraries }: SearchAnswer): Found {
+function foundOf(to: LibrarySearch, { total, libraries }: SearchAnswer): Found {
   const rows: Found['rows'] = Array.from({ length: total }, () => undefined);
   rows.splice(0, libraries.length, ...libraries);
-  return { total, rows };
+  return { to, total, rows };
 }
 
 function fetchPage(search: LibrarySearch, offset: number): Promise<SearchAnswer> {

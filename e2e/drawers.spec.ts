@@ -1,0 +1,425 @@
+import { readFile } from 'node:fs/promises';
+import type { Page } from '@playwright/test';
+import { appFor, expect, test } from './app';
+import { drop, isReady, isSaved, setSlider } from './hands';
+
+const app = appFor('demo');
+
+const rows = (page: Page) => page.getByRole('list', { name: 'Libraries' }).getByRole('listitem');
+const names = (page: Page) => rows(page).getByRole('heading');
+const finding = (page: Page) => page.getByTestId('finding');
+
+async function toDrawers(page: Page, query = ''): Promise<void> {
+  await page.goto(`${app.url}/drawers${query}`);
+  await isReady(page);
+  await expect(finding(page)).toBeVisible();
+}
+
+test('libraries are asked for by words, family, value and nearness, and the address comes back to it', async ({
+  page,
+}) => {
+  await toDrawers(page);
+  const all = await names(page).count();
+  await expect(finding(page)).toHaveText(/^12 libraries with \d+ swatches\.$/);
+  await page.getByRole('searchbox').first().fill('DOOR lamp');
+  await expect(names(page)).toHaveText(['Wet dusk, lamps lit']);
+  await expect(rows(page).first()).toContainText('One answers: door lamplight');
+  await page.getByRole('searchbox').first().fill('Pellwin');
+  await expect(names(page)).toHaveText(['Three inks and the paper']);
+  await page.getByRole('button', { name: 'Show all' }).click();
+  await expect(names(page)).toHaveCount(all);
+
+  const violet = page.getByRole('button', { name: /^violet: \d+$/ });
+  await expect(violet).toHaveAccessibleName(/[1-9]/);
+  await violet.click();
+  await expect(violet).toHaveAttribute('aria-pressed', 'true');
+  await expect(finding(page)).toHaveText(/have violet\.$/);
+  await expect(page).toHaveURL(/family=violet/);
+  const answering = await rows(page)
+    .getByText(/^(One|Two|Three|Four|Five|Six) answers?:/)
+    .count();
+  expect(answering).toBe(await rows(page).count());
+  await page.reload();
+  await expect(finding(page)).toHaveText(/have violet\.$/);
+  await violet.click();
+
+  await page.getByRole('textbox', { name: 'Colour to be near, as hex' }).fill('#253354');
+  await expect(names(page).first()).toHaveText(/Dusk blues|Wet dusk, lamps lit/);
+  const near = await rows(page)
+    .getByText(/answers?:/)
+    .allInnerTexts();
+  await setSlider(page, 'How near, in CIEDE2000', 12);
+  const now = () =>
+    rows(page)
+      .getByText(/answers?:/)
+      .allInnerTexts();
+  await expect.poll(async () => (await now()).join().length).toBeGreaterThan(near.join().length);
+  await page.getByRole('button', { name: /^value 9/ }).click();
+  await expect(page.getByText(/Nothing answers to all of that/)).toBeVisible();
+});
+
+test('a search is kept under a name, asked again, forgotten, and taken back', async ({ page }) => {
+  await toDrawers(page);
+  const places = page.getByRole('navigation', { name: 'Where they lie' });
+  await places.getByRole('button', { name: 'Warm darks', exact: true }).click();
+  await expect(finding(page)).toHaveText(/that value and a warm colour/);
+  await page.getByRole('searchbox').first().fill('lamp');
+  await page.getByRole('button', { name: 'Keep this search' }).click();
+  await page.getByRole('textbox', { name: 'Name' }).fill('Lamps in the dark');
+  await page.keyboard.press('Enter');
+  const kept = places.getByRole('button', { name: 'Lamps in the dark', exact: true });
+  await expect(kept).toBeVisible();
+  await page.getByRole('button', { name: 'Show all' }).click();
+  await kept.click();
+  await expect(page.getByRole('searchbox').first()).toHaveValue('lamp');
+  await page.getByRole('button', { name: 'Forget the search Lamps in the dark' }).click();
+  await expect(kept).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await expect(kept).toBeVisible();
+});
+
+test('libraries go in folders by drag and by menu, are favoured, and put in an order of one’s own', async ({
+  page,
+}) => {
+  await toDrawers(page);
+  const places = page.getByRole('navigation', { name: 'Where they lie' });
+  await places.getByRole('button', { name: 'New folder' }).click();
+  await page.getByRole('textbox', { name: 'Name of the new folder' }).fill('For the fair');
+  await page.keyboard.press('Enter');
+  const folder = places.getByRole('button', { name: /^For the fair \d+$/ });
+  await expect(folder).toContainText('0');
+
+  const dragTo = async (name: string, target: { x: number; y: number }) => {
+    const grip = await page.getByRole('button', { name: `Drag ${name}` }).boundingBox();
+    if (!grip) throw new Error(`no handle for ${name}`);
+    await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(grip.x + 30, grip.y + 20, { steps: 4 });
+    await page.mouse.move(target.x, target.y, { steps: 8 });
+    await page.mouse.up();
+  };
+  const box = await folder.boundingBox();
+  if (!box) throw new Error('no folder');
+  await dragTo('Dusk blues', { x: box.x + 40, y: box.y + 20 });
+  await expect(folder).toContainText('1');
+  await page.getByRole('button', { name: 'More for Warm blacks' }).click();
+  await page.getByRole('menuitem', { name: 'Put in a folder …' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'For the fair' }).click();
+  await expect(folder).toContainText('2');
+  await folder.click();
+  await expect(names(page)).toHaveText(['Dusk blues', 'Warm blacks']);
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await expect(names(page)).toHaveText(['Dusk blues']);
+
+  await places.getByRole('button', { name: /^All libraries/ }).click();
+  await page.getByRole('button', { name: 'Favourite: Dusk blues' }).click();
+  await places.getByRole('button', { name: 'Favourites' }).click();
+  await expect(names(page).filter({ hasText: 'Dusk blues' })).toBeVisible();
+  await expect(finding(page)).toHaveText('Three favourites.');
+
+  await places.getByRole('button', { name: /^All libraries/ }).click();
+  await page.getByLabel('Order').selectOption('own');
+  await expect(page).toHaveURL(/sort=own/);
+  await expect.poll(() => names(page).count()).toBeGreaterThan(4);
+  const before = await names(page).allInnerTexts();
+  const first = await rows(page).first().boundingBox();
+  if (!first) throw new Error('no row');
+  await dragTo(before[2], { x: first.x + 200, y: first.y + 30 });
+  await expect(names(page).first()).toHaveText(before[2]);
+  await page.reload();
+  await expect(names(page).first()).toHaveText(before[2]);
+
+  await page.getByRole('button', { name: 'More for the folder For the fair' }).click();
+  await page.getByRole('menuitem', { name: 'Take the folder away' }).click();
+  await expect(folder).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await expect(folder).toContainText('1');
+});
+
+test('two libraries are compared and merged, and the merging is undone', async ({ page }) => {
+  await toDrawers(page);
+  await page.getByLabel('Choose Wet dusk, lamps lit').check();
+  await page.getByLabel('Choose Dusk blues').check();
+  const chosen = page.getByRole('region', { name: 'Chosen libraries' });
+  await chosen.getByRole('button', { name: 'Compare' }).click();
+  await expect(finding(page)).toHaveText(
+    'The two share four swatches. Six are only in the first, none only in the second.',
+  );
+  await expect(page.getByRole('region', { name: 'Shared' }).getByRole('listitem')).toHaveCount(4);
+
+  await toDrawers(page);
+  const all = await names(page).count();
+  await page.getByLabel('Choose Wet dusk, lamps lit').check();
+  await page.getByLabel('Choose Dusk blues').check();
+  await chosen.getByRole('button', { name: 'Merge' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByTestId('merge-finding')).toHaveText(
+    /^Four swatches .* Together they make ten swatches\.$/,
+  );
+  await dialog.getByRole('radio', { name: 'keep both' }).click();
+  await expect(dialog.getByTestId('merge-finding')).toHaveText(/make 14 swatches\.$/);
+  await dialog.getByRole('radio', { name: 'keep the first' }).click();
+  await dialog.getByRole('textbox', { name: 'Name' }).fill('All of the dusk');
+  await dialog.getByLabel('Put the two into the bin').check();
+  await dialog.getByRole('button', { name: 'Merge' }).click();
+  await expect(names(page).first()).toHaveText('All of the dusk');
+  await expect(names(page).filter({ hasText: /^Dusk blues$/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await expect(names(page).filter({ hasText: /^Dusk blues$/ })).toHaveCount(1);
+  await expect(names(page)).toHaveCount(all);
+});
+
+test('a swatch says what it is, where it was taken, where else it is, and what is near', async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await toDrawers(page);
+  await page.getByRole('link', { name: /^Wet dusk, lamps lit/ }).click();
+  await page.getByRole('button', { name: 'Figures and note of navy' }).click();
+  await expect(page).toHaveURL(/swatch=/);
+  await page.getByRole('button', { name: /^Copy hex/ }).click();
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toBe('#253354');
+  for (const term of ['OKLCH', 'sRGB', 'L*a*b*', 'Munsell value', 'share'])
+    await expect(page.getByRole('button', { name: `Copy ${term}` })).toBeVisible();
+  const elsewhere = page.getByRole('region', { name: 'Where else it is used' });
+  await expect(elsewhere.getByRole('link', { name: /Lower station, rain at dusk/ })).toBeVisible();
+  await expect(elsewhere.getByRole('link', { name: /Dusk blues/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /The picture of Lower station/ })).toBeVisible();
+
+  await page.getByRole('textbox', { name: 'Other names' }).fill('ink of dusk, bleu de nuit');
+  await page.getByLabel('What it is for').selectOption('main');
+  await page.getByRole('textbox', { name: 'Note on navy' }).fill('thin, over a dry ground');
+  await isSaved(page);
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'Other names' })).toHaveValue(
+    'ink of dusk, bleu de nuit',
+  );
+  await expect(page.getByLabel('What it is for')).toHaveValue('main');
+
+  const near = page.getByRole('list', { name: 'Neighbours' }).getByRole('link').first();
+  await near.click();
+  await expect(page).toHaveURL(/swatch=/);
+  await toDrawers(page, '?text=bleu%20nuit');
+  await expect(rows(page).first()).toContainText('One answers: navy');
+});
+
+test('a library is split, put in order, and taken back to what it was', async ({ page }) => {
+  await toDrawers(page);
+  await page.getByRole('link', { name: /^Slate and evening/ }).click();
+  const swatches = page.getByLabel('Name of the swatch');
+  await expect(swatches.first()).toBeVisible();
+  const before = await swatches.count();
+  const [first] = await Promise.all([swatches.first().inputValue()]);
+  await page
+    .getByRole('checkbox', { name: /^Choose / })
+    .nth(0)
+    .check();
+  await page
+    .getByRole('checkbox', { name: /^Choose / })
+    .nth(1)
+    .check();
+  await page.getByRole('button', { name: 'Split off into a library' }).click();
+  await expect(swatches).toHaveCount(before - 2);
+  await page.getByLabel('Put the swatches in order').selectOption('by name');
+  const sorted = await swatches.evaluateAll((fields) =>
+    fields.map((field) => (field as HTMLInputElement).value),
+  );
+  expect(sorted).toEqual(
+    [...sorted].sort((a, b) => a.localeCompare(b, undefined, { numeric: true })),
+  );
+  await isSaved(page);
+
+  await page.getByRole('button', { name: 'History' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('listitem').first()).toContainText('taken out');
+  await dialog.getByRole('button', { name: 'Look at it' }).last().click();
+  await dialog.getByRole('button', { name: 'Go back to this' }).click();
+  await expect(swatches).toHaveCount(before);
+  await expect(swatches.first()).toHaveValue(first);
+  await isSaved(page);
+  await toDrawers(page, '?text=slate%20evening%20part');
+  await expect(names(page)).toHaveText(['Slate and evening, part']);
+});
+
+test('what is put into the bin lies there, comes out again, or goes for good', async ({ page }) => {
+  await toDrawers(page);
+  for (const name of ['Roof darks', 'Conductor greys']) {
+    await page.getByRole('searchbox').first().fill(name);
+    await expect(names(page)).toHaveText([name]);
+    await page.getByRole('button', { name: `More for ${name}` }).click();
+    await page.getByRole('menuitem', { name: 'Into the bin' }).click();
+    await expect(names(page)).toHaveCount(0);
+  }
+  await page.getByRole('link', { name: /^Bin/ }).click();
+  const binned = page.getByRole('main').getByRole('heading', { level: 2 });
+  const ours = binned.filter({ hasText: /^(Roof darks|Conductor greys)$/ });
+  await expect(ours).toHaveCount(2);
+  await expect(page.getByRole('main')).toContainText('30 days left');
+  await page.getByRole('button', { name: 'Take Roof darks out of the bin' }).click();
+  await expect(ours).toHaveCount(1);
+  await page.getByRole('button', { name: 'Throw Conductor greys away for good' }).click();
+  await page.getByRole('button', { name: 'Yes, for good' }).click();
+  await expect(ours).toHaveCount(0);
+  await toDrawers(page, '?text=roof');
+  await expect(names(page)).toHaveText(['Roof darks']);
+});
+
+test('files are looked over before they are brought in: columns told, broken ones refused, all kinds at once', async ({
+  page,
+}) => {
+  await toDrawers(page);
+  const before = await finding(page).innerText();
+  await drop(
+    page,
+    'bad.gpl',
+    Buffer.from('GIMP Palette\nName: x\n12 13 14 ink\n300 0 0 too red\n'),
+  );
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('alert')).toContainText('Line 4');
+  await expect(dialog.getByRole('button', { name: 'Bring in no libraries' })).toBeDisabled();
+  await drop(page, 'bad.json', Buffer.from('{"format": "bold-prism-library",\n "version": 1,\n'));
+  await expect(dialog.getByRole('alert').last()).toContainText('Line 3');
+  await drop(
+    page,
+    'tints.csv',
+    Buffer.from('Nr;Ton;Bemerkung\n7;12 34 56;Schatten\n8;240 169 76;\n'),
+  );
+  await expect(dialog.getByRole('combobox', { name: 'Column 2, Ton' })).toHaveValue('colour');
+  await dialog.getByRole('combobox', { name: 'Column 1, Nr' }).selectOption('name');
+  await dialog.getByRole('combobox', { name: 'Column 3, Bemerkung' }).selectOption('note');
+  await expect(dialog.getByText('Two swatches: 7, 8.')).toBeVisible();
+  await drop(
+    page,
+    'terrace.svg',
+    Buffer.from(
+      '<svg onload="alert(1)"><rect id="wall" fill="#e8d9c2"/><script>alert(2)</script></svg>',
+    ),
+    'image/svg+xml',
+  );
+  await expect(dialog.getByText('One swatch: wall.')).toBeVisible();
+  await dialog.getByRole('textbox', { name: 'Name' }).last().fill('Terrace walls');
+  await dialog.getByRole('button', { name: 'Bring in two libraries' }).click();
+  await expect(dialog).toHaveCount(0);
+  await expect(names(page).first()).toHaveText('Terrace walls');
+  await expect(names(page).nth(1)).toHaveText('tints');
+  await expect(finding(page)).not.toHaveText(before);
+
+  await page.getByRole('button', { name: /^Bring in/ }).click();
+  await dialog
+    .getByRole('textbox', { name: 'Or paste any text that has colours in it' })
+    .fill('for the wall #e8d9c2\nlamp = rgb(240 169 76)');
+  await dialog.getByRole('button', { name: 'Read the text' }).click();
+  await expect(dialog.getByText('Two swatches: lamp, for the wall.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Leave them' }).click();
+  await page.keyboard.press('Escape');
+  await expect(names(page).first()).toHaveText('Terrace walls');
+});
+
+test('a library goes out in every format and comes back; several go out as a zip', async ({
+  page,
+}) => {
+  await toDrawers(page);
+  await page.getByRole('button', { name: 'More for Wet dusk, lamps lit' }).click();
+  await page.getByRole('menuitem', { name: 'Carry out …' }).click();
+  const dialog = page.getByRole('dialog');
+  const kept = async (button: RegExp | string) => {
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      dialog.getByRole('button', { name: button, exact: typeof button === 'string' }).click(),
+    ]);
+    return { name: file.suggestedFilename(), bytes: await readFile(await file.path()) };
+  };
+  const png = await kept('PNG chart');
+  expect(png.name).toBe('Wet dusk, lamps lit.png');
+  for (const title of [
+    'Bold Prism library',
+    'SVG chart',
+    'Design tokens',
+    'CSV table',
+    'CSS properties',
+    'GPL palette',
+    'Office colour table',
+    'Hex list',
+  ])
+    expect((await kept(title)).bytes.length).toBeGreaterThan(100);
+  await dialog.getByLabel('Paper').selectOption('6x4');
+  const card = await kept('Print card');
+  expect(card.name).toBe('Wet dusk, lamps lit, card.pdf');
+  expect(card.bytes.subarray(0, 5).toString()).toBe('%PDF-');
+  const dragged = await dialog.getByRole('button', { name: 'GPL palette' }).evaluate((button) => {
+    const data = new DataTransfer();
+    button.dispatchEvent(new DragEvent('dragstart', { dataTransfer: data, bubbles: true }));
+    return data.getData('DownloadURL');
+  });
+  expect(dragged).toMatch(/^text\/plain:Wet dusk, lamps lit\.gpl:http.*format=gpl$/);
+  await page.keyboard.press('Escape');
+
+  await drop(page, png.name, png.bytes, 'image/png');
+  await expect(dialog.getByText(/^Ten swatches:/)).toBeVisible();
+  await dialog.getByRole('button', { name: 'Leave them' }).click();
+  await page.keyboard.press('Escape');
+
+  await page.getByLabel('Choose Wet dusk, lamps lit').check();
+  await page.getByLabel('Choose Dusk blues').check();
+  await page
+    .getByRole('region', { name: 'Chosen libraries' })
+    .getByRole('button', { name: 'Carry out' })
+    .click();
+  const zip = await kept('CSV table');
+  await page.keyboard.press('Escape');
+  await drop(page, zip.name, zip.bytes, 'application/zip');
+  await expect(dialog.getByRole('button', { name: 'Bring in two libraries' })).toBeEnabled();
+});
+
+test('the page to give opens with the network off, and its greys can be seen alone', async ({
+  page,
+  browser,
+}) => {
+  await toDrawers(page);
+  await page.getByRole('link', { name: /^Wet dusk, lamps lit/ }).click();
+  await page.getByRole('button', { name: 'Carry out, print or give' }).click();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Keep the page' }).click(),
+  ]);
+  const kept = test.info().outputPath('page.html');
+  await file.saveAs(kept);
+  const alone = await browser.newContext({ offline: true, viewport: { width: 390, height: 844 } });
+  const given = await alone.newPage();
+  const wrong: string[] = [];
+  given.on(
+    'request',
+    (request) => !/^(file|data):/.test(request.url()) && wrong.push(request.url()),
+  );
+  given.on('console', (said) => said.type() === 'error' && wrong.push(said.text()));
+  await given.goto(`file://${kept}`);
+  await expect(given.getByRole('heading', { level: 1 })).toHaveText('Wet dusk, lamps lit');
+  await expect(given.getByRole('listitem')).toHaveCount(10);
+  expect(await given.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  expect(await given.evaluate(() => document.fonts.check('500 20px "Page Serif"'))).toBe(true);
+  const chip = given
+    .getByRole('img', { name: /and its grey/ })
+    .first()
+    .locator('i');
+  await expect(chip.first()).toBeVisible();
+  await given.getByLabel('by value alone').check();
+  await expect(chip.first()).toBeHidden();
+  const grey = await chip.last().evaluate((block) => getComputedStyle(block).backgroundColor);
+  const [r, g, b] = grey.match(/\d+/g) ?? [];
+  expect([r, r]).toEqual([g, b]);
+  expect(wrong).toEqual([]);
+  await alone.close();
+});
+
+test('the Wall prints a sheet of a study', async ({ page }) => {
+  await page.goto(app.url);
+  await page.getByRole('button', { name: 'More for Ticket hall at noon' }).click();
+  await page.getByRole('menuitem', { name: 'Print a sheet …' }).click();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Print sheet' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe('Ticket hall at noon, sheet.pdf');
+  expect((await readFile(await file.path())).subarray(0, 5).toString()).toBe('%PDF-');
+});
