@@ -23,7 +23,9 @@ module.exports = {
       from: { path: '^src/core/', pathNot: 'test(ing)?\\.ts$' },
       to: {
         path: ['^node_modules/'],
-        pathNot: ['^node_modules/(zod|jsonc-parser|papaparse|@types/papaparse|saxes|color-name|@types/color-name|d3-contour|@types/d3-contour)/'],
+        pathNot: [
+          '^node_modules/(zod|jsonc-parser|papaparse|@types/papaparse|saxes|color-name|@types/color-name|d3-contour|@types/d3-contour)/',
+        ],
       },
     },
     {

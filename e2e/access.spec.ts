@@ -89,11 +89,38 @@ for (const surround of ['paper', 'studio grey', 'night']) {
 
     await page.goto(`${app.url}/drawers`);
     await hasNoViolation(page, 'Drawers');
+    await isNeutral(page);
+    await page.getByRole('button', { name: 'More for Dusk blues' }).click();
+    await page.getByRole('menuitem', { name: 'Carry out …' }).click();
+    await hasNoViolation(page, 'Carry out');
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: /^Bring in/ }).click();
+    await hasNoViolation(page, 'Bring in');
+    await page.keyboard.press('Escape');
+    await page.getByLabel('Choose Dusk blues').check();
+    await page.getByLabel('Choose Wet dusk, lamps lit').check();
+    await page.getByRole('button', { name: 'Merge' }).click();
+    await expect(page.getByTestId('merge-finding')).toBeVisible();
+    await hasNoViolation(page, 'Merge');
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Compare' }).click();
+    await expect(page.getByTestId('finding')).toContainText('share');
+    await hasNoViolation(page, 'two libraries');
+    for (const [room, heading] of [
+      ['bin', 'The bin'],
+      ['keep', 'Back up and restore'],
+    ]) {
+      await page.goto(`${app.url}/drawers/${room}`);
+      await expect(page.getByRole('heading', { level: 1 })).toHaveText(heading);
+      await hasNoViolation(page, heading);
+    }
+    await page.goto(`${app.url}/drawers`);
     await page.getByRole('link', { name: /Wet dusk, lamps lit/ }).click();
     await page
       .getByRole('button', { name: /^Figures and note of/ })
       .first()
       .click();
+    await expect(page.getByRole('region', { name: 'Its neighbours' })).toBeVisible();
     await hasNoViolation(page, 'a library');
     await isNeutral(page);
     await page.goto(`${app.url}/nowhere`);
@@ -122,6 +149,8 @@ test('tablet and telephone: nothing is wider than the screen, targets are a fing
     ['/drawers', 390],
     ['/', 820],
     ['/drawers', 820],
+    ['/drawers/keep', 390],
+    ['/drawers/bin', 390],
   ];
   for (const [path, width] of widths) {
     await page.setViewportSize({ width, height: 844 });

@@ -113,6 +113,31 @@ const SHOTS: Shot[] = [
   },
   { name: 'drawers', take: (page) => page.goto(`${url}/drawers`) },
   {
+    name: 'drawers-found',
+    take: async (page) => {
+      await page.goto(`${url}/drawers?near=2e3d59&within=9&sort=nearest`);
+      await page
+        .getByText(/answers?:/)
+        .first()
+        .waitFor();
+    },
+  },
+  {
+    name: 'bring-in',
+    take: async (page) => {
+      await page.goto(`${url}/drawers`);
+      await page.getByRole('button', { name: /^Bring in/ }).click();
+      await page.getByLabel('Choose library files').setInputFiles({
+        name: 'Enamel samples.csv',
+        mimeType: 'text/csv',
+        buffer: Buffer.from(
+          'Nr;Glaze;Fired;L*;a*;b*\n11;kiln white;twice;92,1;0,2;3,4\n12;tram green;once;41,5;-18,2;9,0\n13;signal red;once;38,8;48,6;31,2\n14;night blue;twice;22,0;4,1;-21,7\n',
+        ),
+      });
+      await page.getByRole('button', { name: 'Bring in one library' }).waitFor();
+    },
+  },
+  {
     name: 'library',
     take: async (page) => {
       await page.goto(`${url}/drawers`);

@@ -30,5 +30,3 @@ export type ReadFile = z.infer<typeof readFileSchema>;
 /** The most bytes of one file that is brought in, and of all that a zip unpacks to. */
 export const MOST_FILE_BYTES = 64 * 1024 * 1024;
 export const MOST_ZIPPED_FILES = 500;
-/** The most libraries that one file may be carried out with. */
-export const MOST_CARRIED = 5000;

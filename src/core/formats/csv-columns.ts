@@ -99,9 +99,10 @@ export function columnsByCells(rows: readonly (readonly string[])[]): CsvColumns
   return null;
 }
 
-function withName(columns: CsvColumns, rows: readonly (readonly string[])[]): CsvColumns {
+/** With the first column of words as the name, where none is known. */
+export function withName(columns: CsvColumns, rows: readonly (readonly string[])[]): CsvColumns {
   const taken = new Set(Object.values(columns));
-  const width = Math.max(...rows.map((row) => row.length));
+  const width = Math.max(0, ...rows.map((row) => row.length));
   for (let at = 0; at < width; at++)
     if (!taken.has(at) && rows.some((row) => /\p{L}/u.test(row[at] ?? '')))
       return { ...columns, name: at };

@@ -8,6 +8,7 @@ import {
   fullChannel,
   numberOf,
   rowColour,
+  withName,
   type CsvColumns,
 } from './csv-columns';
 import {
@@ -107,10 +108,14 @@ export function readTable(text: string): CsvTable {
     throw new FormatError(lines[MOST_SWATCHES + 1], `there are more than ${MOST_SWATCHES} rows.`);
   if (rows.length === 0) throw new FormatError(1, 'there is nothing in this table.');
   const named = columnsByHeader(rows[0]);
-  if (named) return { header: rows[0], rows: rows.slice(1), lines: lines.slice(1), columns: named };
-  const body = columnsByCells(rows);
-  if (body && rowColour(rows[0], body, fullChannel(rows, body)))
-    return { header: [], rows, lines, columns: body };
+  if (named) {
+    const body = rows.slice(1);
+    const columns = named.name === undefined ? withName(named, body) : named;
+    return { header: rows[0], rows: body, lines: lines.slice(1), columns };
+  }
+  const plain = columnsByCells(rows);
+  if (plain && rowColour(rows[0], plain, fullChannel(rows, plain)))
+    return { header: [], rows, lines, columns: plain };
   // A header of unknown words over colours, or nothing that can be told.
   return {
     header: rows[0],

@@ -63,6 +63,11 @@ describe('CSV', () => {
     expect(hexes(read)).toEqual([expect.stringMatching(/^#0c223[78]$/), '#f0a94c']);
   });
 
+  it('takes the first words for names where no header says so', () => {
+    expect(names(csv.read('Nr;Glaze;L*;a*;b*\n1;slate;12,7;-0,8;-17,3\n'))).toEqual(['slate']);
+    expect(names(csv.read('L*;a*;b*\n12,7;-0,8;-17,3\n'))).toEqual(['']);
+  });
+
   it('reads CIELAB with decimal commas, shares and notes', () => {
     const { swatches } = csv.read(
       'name;L*;a*;b*;share;comment\nfog;71,2;0,4;-3,1;12,5 %;far bank\nink;8;1;-6;0.2;\n',

@@ -215,7 +215,7 @@ function NearColour({ search, onChange }: Pick<Props, 'search' | 'onChange'>) {
             take(event.target.value);
           }}
           onBlur={() => setTyped(null)}
-          className="h-10 w-full min-w-0 border border-line bg-sheet px-2 placeholder:text-soft"
+          className="h-10 w-full min-w-0 border border-line bg-sheet px-1.5 text-[15px] placeholder:text-soft"
         />
         {near && (
           <button

@@ -1,7 +1,7 @@
 'use client';
 
 import { useDroppable } from '@dnd-kit/core';
-import { Archive, Ellipsis, FolderPlus, Star, Trash2 } from 'lucide-react';
+import { Archive, Ellipsis, FolderOutput, FolderPlus, Star, Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { useState, type ReactNode } from 'react';
 import {
@@ -27,10 +27,20 @@ interface Props extends CabinetActions {
   counts: { libraries: number; binned: number };
   onChange: (search: LibrarySearch) => void;
   onSaved: (search: LibrarySearch) => void;
+  onCarryAll: () => void;
 }
 
 /** Where libraries lie: all, favourites, folders to drag them into, and searches that were kept. */
-export function Cabinet({ search, folders, saved, counts, onChange, onSaved, ...actions }: Props) {
+export function Cabinet({
+  search,
+  folders,
+  saved,
+  counts,
+  onChange,
+  onSaved,
+  onCarryAll,
+  ...actions
+}: Props) {
   const [adding, setAdding] = useState(false);
   const [renamed, setRenamed] = useState<string | null>(null);
   const go = (folder: string | null, favourites = false) =>
@@ -134,6 +144,11 @@ export function Cabinet({ search, folders, saved, counts, onChange, onSaved, ...
           <Trash2 size={16} aria-hidden /> Bin
           <span className="ml-auto text-soft tabular-nums">{counts.binned || ''}</span>
         </Link>
+        {counts.libraries > 0 && (
+          <Button weight="quiet" className="justify-start !px-2" onClick={onCarryAll}>
+            <FolderOutput size={16} aria-hidden /> Carry all out
+          </Button>
+        )}
         <Link href="/drawers/keep" className="flex min-h-10 items-center gap-2 px-2 hover:bg-faint">
           <Archive size={16} aria-hidden /> Back up and restore
         </Link>

@@ -11,25 +11,30 @@ import { PaperSelect } from '@/ui/paper-select';
 import { capital, list } from '@/ui/words';
 
 interface Props {
-  /** What is carried out; none closes it. */
-  libraries: readonly { id: string; name: string }[];
+  /** What is carried out: some, or all there are; none closes it. */
+  libraries: readonly { id: string; name: string }[] | 'all';
   onClose: () => void;
 }
 
 /** The ways out: to print, to give, and for other programs; each with what it can't hold. */
 export function CarryOutDialog({ libraries, onClose }: Props) {
   const [paper, setPaper] = useState<Paper>('a4');
-  const one = libraries.length === 1 ? libraries[0] : null;
+  const some = libraries === 'all' ? [] : libraries;
+  const one = some.length === 1 ? some[0] : null;
   const fileHref = (format: string) =>
     one
       ? `/api/libraries/${one.id}/file?format=${format}`
-      : `/api/libraries/zip?format=${format}&ids=${libraries.map(({ id }) => id).join(',')}`;
+      : `/api/libraries/zip?format=${format}${libraries === 'all' ? '' : `&ids=${some.map(({ id }) => id).join(',')}`}`;
   return (
     <Dialog
-      open={libraries.length > 0}
+      open={libraries === 'all' || some.length > 0}
       onClose={onClose}
       wide
-      title={one ? `Carry out “${one.name}”` : `Carry out ${libraries.length} libraries`}
+      title={
+        one
+          ? `Carry out “${one.name}”`
+          : `Carry out ${libraries === 'all' ? 'all' : some.length} libraries`
+      }
       about={
         one
           ? 'A click keeps the file; drag a button out of the window to put it elsewhere.'

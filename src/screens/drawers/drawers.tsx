@@ -65,7 +65,7 @@ export function Drawers({ asked, first, facets, folders, saved, counts }: Drawer
   const room = useSearch(asked, first, facets, wheel);
   const { search, setSearch, found } = room;
   const [chosen, setChosen] = useState<ReadonlyMap<string, FoundLibrary>>(new Map());
-  const [carried, setCarried] = useState<readonly { id: string; name: string }[]>([]);
+  const [carried, setCarried] = useState<readonly { id: string; name: string }[] | 'all'>([]);
   const [moved, setMoved] = useState<readonly string[]>([]);
   const [pair, setPair] = useState<readonly [Library, Library] | null>(null);
   const [bringing, setBringing] = useState(false);
@@ -210,6 +210,7 @@ export function Drawers({ asked, first, facets, folders, saved, counts }: Drawer
               counts={counts}
               onChange={setSearch}
               onSaved={setSearch}
+              onCarryAll={() => setCarried('all')}
               {...folderActions}
             />
           </div>

@@ -95,7 +95,7 @@ function Provenance({ swatch: { provenance } }: { swatch: Swatch }) {
   const place = `${Math.round(x * 100)} % from the left, ${Math.round(y * 100)} % from the top`;
   return (
     <section aria-label="Where it was taken">
-      <h3 className="mb-1 border-b pb-1 text-sm font-semibold">Taken from</h3>
+      <h2 className="mb-1 border-b pb-1 text-sm font-semibold">Taken from</h2>
       {!pictureHash || gone ? (
         <p className="text-soft">The picture is not here.</p>
       ) : studyId ? (
@@ -134,7 +134,7 @@ function Elsewhere({ libraryId, swatch }: { libraryId: string; swatch: Swatch })
   return (
     <>
       <section aria-label="Where else it is used">
-        <h3 className="mb-1 border-b pb-1 text-sm font-semibold">Also used in</h3>
+        <h2 className="mb-1 border-b pb-1 text-sm font-semibold">Also used in</h2>
         {same.length === 0 && studies.length === 0 && <p className="text-soft">Nothing else.</p>}
         <ul>
           {studies.map(({ id: of, title }) => (
@@ -153,12 +153,12 @@ function Elsewhere({ libraryId, swatch }: { libraryId: string; swatch: Swatch })
         </ul>
       </section>
       <section aria-label="Its neighbours">
-        <h3 className="mb-1 flex justify-between border-b pb-1 text-sm font-semibold">
+        <h2 className="mb-1 flex justify-between border-b pb-1 text-sm font-semibold">
           Its neighbours in all libraries
           <Link href={nearHref(hexFromOklab(colour))} className="font-normal underline">
             all near it
           </Link>
-        </h3>
+        </h2>
         {near.length === 0 && <p className="text-soft">None within ΔE 8.</p>}
         <ul className="max-h-80 overflow-y-auto" tabIndex={0} aria-label="Neighbours">
           {near.map((one) => (

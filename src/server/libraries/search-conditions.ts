@@ -1,5 +1,5 @@
 import { sql, type SQL } from 'drizzle-orm';
-import { INTENSITY_LIMITS, INTENSITY_WORDS, type IntensityWord } from '@/core/colour/intensity';
+import { INTENSITY_LIMITS, INTENSITY_WORDS } from '@/core/colour/intensity';
 import { BETWEEN_TEMPERATURE, type TemperatureWord } from '@/core/colour/temperature';
 import type { WheelId } from '@/core/colour/wheel';
 import { GREY, LOOSE, type Facets, type LibrarySearch } from '@/contracts/library-search';
@@ -74,10 +74,6 @@ function temperatureCondition(word: TemperatureWord): SQL {
 
 /** The place of a swatch's intensity word, as the facet counts them. */
 export const INTENSITY_STEP = sql`width_bucket(${swatch.chroma}, array[${sql.raw(INTENSITY_LIMITS.join(','))}]::float8[])`;
-
-export function intensityAt(step: number): IntensityWord {
-  return INTENSITY_WORDS[step];
-}
 
 /** What must hold of a library, all but what is asked of one facet. */
 export function libraryConditions(search: LibrarySearch, but?: Facet): SQL[] {

@@ -1,0 +1,175 @@
+import { readFile } from 'node:fs/promises';
+import type { Page } from '@playwright/test';
+import { appFor, expect, test } from './app';
+import { drop, isReady } from './hands';
+
+const app = appFor('demo');
+
+const rows = (page: Page) => page.getByRole('list', { name: 'Libraries' }).getByRole('listitem');
+const names = (page: Page) => rows(page).getByRole('heading');
+const finding = (page: Page) => page.getByTestId('finding');
+
+async function toDrawers(page: Page, query = ''): Promise<void> {
+  await page.goto(`${app.url}/drawers${query}`);
+  await isReady(page);
+  await expect(finding(page)).toBeVisible();
+}
+
+test('files are looked over before they are brought in: columns told, broken ones refused, all kinds at once', async ({
+  page,
+}) => {
+  await toDrawers(page);
+  const before = await finding(page).innerText();
+  await drop(
+    page,
+    'bad.gpl',
+    Buffer.from('GIMP Palette\nName: x\n12 13 14 ink\n300 0 0 too red\n'),
+  );
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('alert')).toContainText('Line 4');
+  await expect(dialog.getByRole('button', { name: 'Bring in no libraries' })).toBeDisabled();
+  await drop(page, 'bad.json', Buffer.from('{"format": "bold-prism-library",\n "version": 1,\n'));
+  await expect(dialog.getByRole('alert').last()).toContainText('Line 3');
+  await drop(
+    page,
+    'tints.csv',
+    Buffer.from('Nr;Ton;Bemerkung\n7;12 34 56;Schatten\n8;240 169 76;\n'),
+  );
+  await expect(dialog.getByRole('combobox', { name: 'Column 2, Ton' })).toHaveValue('colour');
+  await dialog.getByRole('combobox', { name: 'Column 1, Nr' }).selectOption('name');
+  await dialog.getByRole('combobox', { name: 'Column 3, Bemerkung' }).selectOption('note');
+  await expect(dialog.getByText('Two swatches: 7, 8.')).toBeVisible();
+  await drop(
+    page,
+    'terrace.svg',
+    Buffer.from(
+      '<svg onload="alert(1)"><rect id="wall" fill="#e8d9c2"/><script>alert(2)</script></svg>',
+    ),
+    'image/svg+xml',
+  );
+  await expect(dialog.getByText('One swatch: wall.')).toBeVisible();
+  await dialog.getByRole('textbox', { name: 'Name' }).last().fill('Terrace walls');
+  await dialog.getByRole('button', { name: 'Bring in two libraries' }).click();
+  await expect(dialog).toHaveCount(0);
+  await expect(names(page).first()).toHaveText('Terrace walls');
+  await expect(names(page).nth(1)).toHaveText('tints');
+  await expect(finding(page)).not.toHaveText(before);
+
+  await page.getByRole('button', { name: /^Bring in/ }).click();
+  await dialog
+    .getByRole('textbox', { name: 'Or paste any text that has colours in it' })
+    .fill('for the wall #e8d9c2\nlamp = rgb(240 169 76)');
+  await dialog.getByRole('button', { name: 'Read the text' }).click();
+  await expect(dialog.getByText('Two swatches: lamp, for the wall.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Leave them' }).click();
+  await page.keyboard.press('Escape');
+  await expect(names(page).first()).toHaveText('Terrace walls');
+});
+
+test('a library goes out in every format and comes back; several go out as a zip', async ({
+  page,
+}) => {
+  await toDrawers(page);
+  await page.getByRole('button', { name: 'More for Wet dusk, lamps lit' }).click();
+  await page.getByRole('menuitem', { name: 'Carry out …' }).click();
+  const dialog = page.getByRole('dialog');
+  const kept = async (button: RegExp | string) => {
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      dialog.getByRole('button', { name: button, exact: typeof button === 'string' }).click(),
+    ]);
+    return { name: file.suggestedFilename(), bytes: await readFile(await file.path()) };
+  };
+  const png = await kept('PNG chart');
+  expect(png.name).toBe('Wet dusk, lamps lit.png');
+  for (const title of [
+    'Bold Prism library',
+    'SVG chart',
+    'Design tokens',
+    'CSV table',
+    'CSS properties',
+    'GPL palette',
+    'Office colour table',
+    'Hex list',
+  ])
+    expect((await kept(title)).bytes.length).toBeGreaterThan(100);
+  await dialog.getByLabel('Paper').selectOption('6x4');
+  const card = await kept('Print card');
+  expect(card.name).toBe('Wet dusk, lamps lit, card.pdf');
+  expect(card.bytes.subarray(0, 5).toString()).toBe('%PDF-');
+  const dragged = await dialog.getByRole('button', { name: 'GPL palette' }).evaluate((button) => {
+    const data = new DataTransfer();
+    button.dispatchEvent(new DragEvent('dragstart', { dataTransfer: data, bubbles: true }));
+    return data.getData('DownloadURL');
+  });
+  expect(dragged).toMatch(/^text\/plain:Wet dusk, lamps lit\.gpl:http.*format=gpl$/);
+  await page.keyboard.press('Escape');
+
+  await drop(page, png.name, png.bytes, 'image/png');
+  await expect(dialog.getByText(/^Ten swatches:/)).toBeVisible();
+  await dialog.getByRole('button', { name: 'Leave them' }).click();
+  await page.keyboard.press('Escape');
+
+  await page.getByLabel('Choose Wet dusk, lamps lit').check();
+  await page.getByLabel('Choose Dusk blues').check();
+  await page
+    .getByRole('region', { name: 'Chosen libraries' })
+    .getByRole('button', { name: 'Carry out' })
+    .click();
+  const zip = await kept('CSV table');
+  await page.keyboard.press('Escape');
+  await drop(page, zip.name, zip.bytes, 'application/zip');
+  await expect(dialog.getByRole('button', { name: 'Bring in two libraries' })).toBeEnabled();
+});
+
+test('the page to give opens with the network off, and its greys can be seen alone', async ({
+  page,
+  browser,
+}) => {
+  await toDrawers(page);
+  await page.getByRole('link', { name: /^Wet dusk, lamps lit/ }).click();
+  await page.getByRole('button', { name: 'Carry out, print or give' }).click();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Keep the page' }).click(),
+  ]);
+  const kept = test.info().outputPath('page.html');
+  await file.saveAs(kept);
+  const alone = await browser.newContext({ offline: true, viewport: { width: 390, height: 844 } });
+  const given = await alone.newPage();
+  const wrong: string[] = [];
+  given.on(
+    'request',
+    (request) => !/^(file|data):/.test(request.url()) && wrong.push(request.url()),
+  );
+  given.on('console', (said) => said.type() === 'error' && wrong.push(said.text()));
+  await given.goto(`file://${kept}`);
+  await expect(given.getByRole('heading', { level: 1 })).toHaveText('Wet dusk, lamps lit');
+  await expect(given.getByRole('listitem')).toHaveCount(10);
+  expect(await given.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  expect(await given.evaluate(() => document.fonts.check('500 20px "Page Serif"'))).toBe(true);
+  const chip = given
+    .getByRole('img', { name: /and its grey/ })
+    .first()
+    .locator('i');
+  await expect(chip.first()).toBeVisible();
+  await given.getByLabel('by value alone').check();
+  await expect(chip.first()).toBeHidden();
+  const grey = await chip.last().evaluate((block) => getComputedStyle(block).backgroundColor);
+  const [r, g, b] = grey.match(/\d+/g) ?? [];
+  expect([r, r]).toEqual([g, b]);
+  expect(wrong).toEqual([]);
+  await alone.close();
+});
+
+test('the Wall prints a sheet of a study', async ({ page }) => {
+  await page.goto(app.url);
+  await page.getByRole('button', { name: 'More for Ticket hall at noon' }).click();
+  await page.getByRole('menuitem', { name: 'Print a sheet …' }).click();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Print sheet' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe('Ticket hall at noon, sheet.pdf');
+  expect((await readFile(await file.path())).subarray(0, 5).toString()).toBe('%PDF-');
+});
