@@ -108,7 +108,19 @@ describe('prism', () => {
       expect(stderr).toContain(words);
     }
     await expect(access(file('no.css'))).rejects.toThrow();
-  });
+  }, 60_000);
+
+  it('carries a library through a picture, and reads a card', async () => {
+    await writeFile(file('one.gpl'), 'GIMP Palette\nName: Dusk\n12 34 56 wet slate\n');
+    expect(prism('convert', file('one.gpl'), file('one.png')).status).toBe(0);
+    const carried = prism('convert', file('one.png'), file('one.json'));
+    expect(JSON.parse(carried.stdout)).toEqual({ from: 'png', to: 'json', swatches: 1 });
+    expect(await readFile(file('one.json'), 'utf8')).toContain('wet slate');
+    // The chip and its grey.
+    const card = prism('convert', file('one.png'), file('card.csv'), '--from', 'card');
+    expect(JSON.parse(card.stdout)).toEqual({ from: 'card', to: 'csv', swatches: 2 });
+    expect(await readFile(file('card.csv'), 'utf8')).toContain('#0c2238');
+  }, 60_000);
 
   it('measures a picture', () => {
     const { status, stdout } = prism('measure', file('picture.png'), '--zones', '2');

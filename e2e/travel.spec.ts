@@ -64,6 +64,19 @@ test('files are looked over before they are brought in: columns told, broken one
   await dialog.getByRole('button', { name: 'Leave them' }).click();
   await page.keyboard.press('Escape');
   await expect(names(page).first()).toHaveText('Terrace walls');
+
+  const paste = (text: string) =>
+    page.evaluate((pasted) => {
+      const data = new DataTransfer();
+      data.setData('text/plain', pasted);
+      document.body.dispatchEvent(
+        new ClipboardEvent('paste', { clipboardData: data, bubbles: true }),
+      );
+    }, text);
+  await paste('no colour in this');
+  await expect(dialog).toHaveCount(0);
+  await paste('sail #c9b38a');
+  await expect(dialog.getByText('One swatch: sail.')).toBeVisible();
 });
 
 test('a library goes out in every format and comes back; several go out as a zip', async ({

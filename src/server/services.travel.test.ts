@@ -1,11 +1,12 @@
 import { hexFromOklab } from '@/core/colour/hex';
-import { FORMATS } from '@/core/formats/formats';
+import fc from 'fast-check';
+import { FORMATS, TEXT_FORMATS } from '@/core/formats/formats';
 import { loses } from '@/core/formats/library-file';
 import type { LibraryContent, Swatch } from '@/contracts/library';
 import { LibraryFileError, readLibrary } from './files/library-bytes';
 import { unzipped, zipped } from './files/zips';
 import { createLibrary, listLibraries } from './libraries/libraries';
-import { carryOut, carryOutAll, lookInto } from './libraries/travel';
+import { carryOut, carryOutAll, fileOf, lookInto } from './libraries/travel';
 import { someLibrary } from './testing/many-libraries';
 import { freshDatabase } from './testing/test-database';
 
@@ -129,6 +130,49 @@ describe('what is brought in', () => {
         else expect(read).toMatchObject({ library: { swatches: expect.any(Array) } });
       }
     }
+  });
+
+  it('is read alike with other line ends, a byte order mark, and as UTF-16 of either order', async () => {
+    for (const format of TEXT_FORMATS) {
+      const text = format.write(fileOf(content));
+      const plainly = await readLibrary(`a.${format.extension}`, bytesOf(text));
+      const utf16 = (little: boolean) => {
+        const bytes = Buffer.from(`\ufeff${text}`, 'utf16le');
+        return little ? bytes : bytes.swap16();
+      };
+      for (const bytes of [
+        bytesOf(text.replace(/\r?\n/g, '\r\n')),
+        bytesOf(`\ufeff${text}`),
+        utf16(true),
+        utf16(false),
+      ])
+        expect(await readLibrary(`a.${format.extension}`, bytes)).toEqual(plainly);
+    }
+  });
+
+  it('is read or refused, whatever the bytes are', async () => {
+    const zip = await zipped([{ name: 'a.gpl', bytes: bytesOf('GIMP Palette\n1 2 3 ink\n') }]);
+    const starts = [
+      zip,
+      bytesOf('GIMP Palette\n'),
+      bytesOf('<svg>'),
+      bytesOf('{"'),
+      bytesOf('a,b\n'),
+    ];
+    await fc.assert(
+      fc.asyncProperty(
+        fc.constantFrom(...starts),
+        fc.uint8Array({ maxLength: 300 }),
+        fc.array(fc.tuple(fc.nat(200), fc.integer({ min: 0, max: 255 })), { maxLength: 5 }),
+        async (start, more, changes) => {
+          const bytes = Buffer.concat([start, more]);
+          for (const [at, byte] of changes) if (at < bytes.length) bytes[at] = byte;
+          for (const { fault, content: read, table } of await lookInto('any', bytes))
+            expect(fault !== null || read !== null || table !== null).toBe(true);
+        },
+      ),
+      { numRuns: 300 },
+    );
   });
 
   it('takes fifty megabytes of anything in bounded time', async () => {

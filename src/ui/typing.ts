@@ -1,5 +1,5 @@
-/** Whether a key press belongs to what has the focus: a field, a dialog or a menu. */
-export function typing(event: KeyboardEvent): boolean {
+/** Whether a key press, or what is pasted, belongs to what has the focus: a field, a dialog or a menu. */
+export function typing(event: Event): boolean {
   const target = event.target as HTMLElement | null;
   return Boolean(
     target?.closest('input, textarea, select, [contenteditable], [role="dialog"], [role="menu"]'),

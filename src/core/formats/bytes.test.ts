@@ -4,7 +4,7 @@ import { labFromOklab } from '../colour/cielab';
 import { bytesFromOklab, hexFromOklab, oklabFromHex } from '../colour/hex';
 import type { Oklab } from '../colour/oklab';
 import { randomFrom } from '../seeded';
-import { paintedBy } from '../testing';
+import { anyPicture, paintedBy } from '../testing';
 import { cardPatches, readCard } from './card';
 import { FormatError } from './library-file';
 import { embeddedLibrary, embedLibrary } from './png-chart';
@@ -142,6 +142,21 @@ describe('a picture of a swatch card', () => {
     expect(() => readCard(fading)).toThrow(FormatError);
     const plainOne = paintedBy(300, 200, () => [128, 128, 128]);
     expect(() => readCard(plainOne)).toThrow(/no even patches/);
+  });
+
+  it('is sought in any picture without harm', () => {
+    fc.assert(
+      fc.property(anyPicture, (picture) => {
+        for (const { colour, x, y, width, height } of cardPatches(picture)) {
+          for (const part of [colour.L, colour.a, colour.b])
+            expect(Number.isFinite(part)).toBe(true);
+          for (const part of [x, y, x + width, y + height]) {
+            expect(part).toBeGreaterThanOrEqual(0);
+            expect(part).toBeLessThanOrEqual(1);
+          }
+        }
+      }),
+    );
   });
 
   it('reads the colour of each as it is', () => {

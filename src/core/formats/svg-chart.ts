@@ -52,7 +52,8 @@ export function chartOf({ name, swatches }: LibraryFile): Chart {
   lightestFirst.forEach(({ name: own, colour, share }, i) => {
     const x = MARGIN + (i % COLUMNS) * (width + GAP);
     const y = HEAD + Math.floor(i / COLUMNS) * CELL_HEIGHT;
-    const grey = width * 0.18;
+    // Whole units: two blocks that meet between pixels show a seam.
+    const grey = Math.round(width * 0.18);
     blocks.push(
       { x, y, width: width - grey, height: CHIP_HEIGHT, fill: hexFromOklab(colour) },
       {

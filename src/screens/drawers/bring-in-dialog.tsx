@@ -11,7 +11,7 @@ import { useSettings } from '@/ui/settings';
 import { Stave, staveWords } from '@/ui/stave';
 import { capital, list, several } from '@/ui/words';
 import { ColumnsForm } from './columns-form';
-import { bringIn, type ReadingFiles, type Waiting } from './reading-files';
+import { bringIn, PASTED, type ReadingFiles, type Waiting } from './reading-files';
 
 interface Props {
   open: boolean;
@@ -81,7 +81,7 @@ export function BringInDialog({ open, files, folderId, onChooseFiles, onDone, on
             className="self-start"
             disabled={pasted.trim() === ''}
             onClick={() => {
-              void files.read([new File([pasted], 'Pasted colours.txt', { type: 'text/plain' })]);
+              void files.read([new File([pasted], PASTED, { type: 'text/plain' })]);
               setPasted('');
             }}
           >

@@ -11,9 +11,10 @@ import {
   type DragEndEvent,
 } from '@dnd-kit/core';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { ChevronDown } from 'lucide-react';
+import { coloursIn } from '@/core/formats/colour-text';
 import { wheelOf } from '@/core/colour/wheel';
 import { librarySchema, savedLibrarySchema, type Library } from '@/contracts/library';
 import {
@@ -30,6 +31,7 @@ import { Button } from '@/ui/button';
 import { offerUndo, say, showFault } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
 import { TopLine } from '@/ui/shell';
+import { typing } from '@/ui/typing';
 import { list } from '@/ui/words';
 import { AskStrip, LibraryAsk } from './ask-strip';
 import { askNothing, asksSomething } from './asked';
@@ -43,7 +45,7 @@ import { foundSentence } from './found-sentence';
 import { KeepSearch } from './keep-search';
 import type { RowActions } from './library-row';
 import { MergeDialog } from './merge-dialog';
-import { useReadingFiles } from './reading-files';
+import { PASTED, useReadingFiles } from './reading-files';
 import { Results } from './results';
 import { SearchField } from './search-field';
 import { useFolders } from './use-folders';
@@ -88,6 +90,20 @@ export function Drawers({ asked, first, facets, folders, saved, counts }: Drawer
       void files.read(dropped);
     },
   });
+  useEffect(() => {
+    const paste = (event: ClipboardEvent) => {
+      if (typing(event)) return;
+      const pasted = Array.from(event.clipboardData?.files ?? []);
+      const text = event.clipboardData?.getData('text/plain') ?? '';
+      if (pasted.length === 0 && coloursIn(text).length > 0)
+        pasted.push(new File([text], PASTED, { type: 'text/plain' }));
+      if (pasted.length === 0) return;
+      setBringing(true);
+      void files.read(pasted);
+    };
+    window.addEventListener('paste', paste);
+    return () => window.removeEventListener('paste', paste);
+  }, [files]);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor),

@@ -16,6 +16,9 @@ export interface Waiting {
   wanted: boolean;
 }
 
+/** What a text that was pasted is called. */
+export const PASTED = 'Pasted colours.txt';
+
 const answer = z.array(readFileSchema);
 let keys = 0;
 
