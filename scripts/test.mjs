@@ -67,7 +67,7 @@ check('module boundaries', () =>
 );
 check('nothing unused', () => runNode('knip/bin/knip.js', ['--no-progress', '--no-config-hints']));
 check('workers', () => run(process.execPath, ['scripts/build-workers.mjs']));
-const JEST_MINUTES = 8;
+const JEST_MINUTES = 15;
 const jest = (report, args = [], env = {}) =>
   runNode(
     'jest/bin/jest.js',

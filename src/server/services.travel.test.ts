@@ -2,10 +2,11 @@ import { hexFromOklab } from '@/core/colour/hex';
 import fc from 'fast-check';
 import { FORMATS, TEXT_FORMATS } from '@/core/formats/formats';
 import { loses } from '@/core/formats/library-file';
+import { prismJson } from '@/core/formats/prism-json';
 import type { LibraryContent, Swatch } from '@/contracts/library';
 import { LibraryFileError, readLibrary } from './files/library-bytes';
 import { unzipped, zipped } from './files/zips';
-import { createLibrary, listLibraries } from './libraries/libraries';
+import { createLibrary, getLibrary, listLibraries } from './libraries/libraries';
 import { carryOut, carryOutAll, fileOf, lookInto } from './libraries/travel';
 import { someLibrary } from './testing/many-libraries';
 import { freshDatabase } from './testing/test-database';
@@ -81,6 +82,17 @@ describe('what is brought in', () => {
     );
     expect(read?.name).toBe('my colours');
     expect(read?.swatches[0].name).toMatch(/blue/);
+  });
+
+  it('loses a sign that no store can hold, and nothing else', async () => {
+    const file = fileOf(content);
+    file.name = 'Du\0sk';
+    file.swatches[1].otherNames = ['a\0b', '\\u0000'];
+    const [{ content: read }] = await lookInto('a.prism.json', bytesOf(prismJson.write(file)));
+    const { id: made } = await createLibrary(read as LibraryContent, null);
+    const stored = await getLibrary(made);
+    expect(stored.name).toBe('Dusk');
+    expect(stored.swatches[1].otherNames).toEqual(['ab', '\\u0000']);
   });
 
   it('shows the columns of a table, and takes them as they are said', async () => {

@@ -105,7 +105,7 @@ export const swatchPartsSchema = z.object({
   provenance: z
     .object({
       studyId: z.string().nullable(),
-      studyTitle: z.string(),
+      studyTitle: z.string().max(200),
       pictureHash: z.string().nullable(),
       x: finite,
       y: finite,

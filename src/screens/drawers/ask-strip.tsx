@@ -66,7 +66,7 @@ export function AskStrip({ search, facets, wheel, onChange }: Props) {
   return (
     <section
       aria-label="Ask by colour"
-      className="grid gap-x-5 gap-y-3 border-b border-ink pb-3 sm:grid-cols-2 xl:grid-cols-[minmax(0,1fr)_minmax(20.5rem,1.7fr)_minmax(17rem,1.4fr)_minmax(0,1fr)]"
+      className="grid gap-x-5 gap-y-3 border-b border-ink pb-3 pointer-coarse:grid-cols-1! sm:grid-cols-2 xl:grid-cols-[minmax(0,1fr)_minmax(20.5rem,1.7fr)_minmax(17rem,1.4fr)_minmax(0,1fr)]"
     >
       <NearColour search={search} onChange={onChange} />
       <div>
@@ -222,7 +222,7 @@ function NearColour({ search, onChange }: Pick<Props, 'search' | 'onChange'>) {
             type="button"
             aria-label="Near no colour"
             onClick={() => onChange(withNear(search, null))}
-            className="min-h-10 min-w-8 shrink-0 text-lg hover:bg-faint"
+            className="min-h-10 min-w-8 shrink-0 text-lg hover:bg-faint pointer-coarse:min-w-10"
           >
             ×
           </button>

@@ -22,7 +22,7 @@ export function CountBars({ label, bars, onToggle }: Props) {
   const most = Math.max(1, ...bars.map(({ count }) => count));
   const asked = bars.some(({ on }) => on);
   return (
-    <div role="group" aria-label={label} className="flex">
+    <div role="group" aria-label={label} className="flex overflow-x-auto">
       {bars.map(({ short, title, count, on }, at) => (
         <button
           key={title}
@@ -31,7 +31,7 @@ export function CountBars({ label, bars, onToggle }: Props) {
           aria-label={`${title}: ${count}`}
           title={`${title}: ${count}`}
           onClick={() => onToggle(at)}
-          className={`group flex min-h-15 min-w-0 grow basis-0 flex-col items-center justify-end text-xs ${on ? 'font-bold' : ''} ${count === 0 && !on ? 'text-soft' : ''}`}
+          className={`group flex min-h-15 min-w-0 grow pointer-coarse:min-w-10 basis-0 flex-col items-center justify-end text-xs ${on ? 'font-bold' : ''} ${count === 0 && !on ? 'text-soft' : ''}`}
         >
           <span
             className={`block w-[70%] border-ink ${on || !asked ? 'bg-ink' : 'border bg-sheet'} group-hover:opacity-60`}

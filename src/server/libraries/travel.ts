@@ -117,8 +117,16 @@ function tableOf(
   };
 }
 
+/** The one sign that a file can hold and PostgreSQL can't. */
+function withoutNul(file: LibraryFile): LibraryFile {
+  return JSON.parse(JSON.stringify(file), (_, value: unknown) =>
+    typeof value === 'string' ? value.replaceAll('\0', '') : value,
+  ) as LibraryFile;
+}
+
 /** What a file says as a library can hold it: with ids, and names for what has none. */
-function contentOf(fileName: string, file: LibraryFile): LibraryContent {
+function contentOf(fileName: string, found: LibraryFile): LibraryContent {
+  const file = withoutNul(found);
   const stem = fileName.replace(/^.*[\\/]/, '').replace(/(\.prism|\.tokens)?\.[a-z0-9]{1,6}$/i, '');
   return libraryContentSchema.parse({
     name: (file.name.trim() || stem.trim() || 'Brought in').slice(0, 200),
