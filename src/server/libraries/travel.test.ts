@@ -4,12 +4,12 @@ import { FORMATS, TEXT_FORMATS } from '@/core/formats/formats';
 import { loses } from '@/core/formats/library-file';
 import { prismJson } from '@/core/formats/prism-json';
 import type { LibraryContent, Swatch } from '@/contracts/library';
-import { LibraryFileError, readLibrary } from './files/library-bytes';
-import { unzipped, zipped } from './files/zips';
-import { createLibrary, getLibrary, listLibraries } from './libraries/libraries';
-import { carryOut, carryOutAll, fileOf, lookInto } from './libraries/travel';
-import { someLibrary } from './testing/many-libraries';
-import { freshDatabase } from './testing/test-database';
+import { LibraryFileError, readLibrary } from '../files/library-bytes';
+import { unzipped, zipped } from '../files/zips';
+import { createLibrary, getLibrary, listLibraries } from './libraries';
+import { carryOut, carryOutAll, fileOf, lookInto } from './travel';
+import { someLibrary } from '../testing/many-libraries';
+import { freshDatabase } from '../testing/test-database';
 
 let end: () => Promise<void>;
 beforeAll(async () => {
