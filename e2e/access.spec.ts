@@ -33,6 +33,34 @@ async function isNeutral(page: Page): Promise<void> {
   expect(coloured).toEqual([]);
 }
 
+/** What opens from the Drawers; its greys are those of the other screens. */
+async function drawersHaveNoViolation(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'More for Dusk blues' }).click();
+  await page.getByRole('menuitem', { name: 'Carry out …' }).click();
+  await hasNoViolation(page, 'Carry out');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^Bring in/ }).click();
+  await hasNoViolation(page, 'Bring in');
+  await page.keyboard.press('Escape');
+  await page.getByLabel('Choose Dusk blues').check();
+  await page.getByLabel('Choose Wet dusk, lamps lit').check();
+  await page.getByRole('button', { name: 'Merge' }).click();
+  await expect(page.getByTestId('merge-finding')).toBeVisible();
+  await hasNoViolation(page, 'Merge');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Compare' }).click();
+  await expect(page.getByTestId('finding')).toContainText('share');
+  await hasNoViolation(page, 'two libraries');
+  for (const [room, heading] of [
+    ['bin', 'The bin'],
+    ['keep', 'Back up and restore'],
+  ]) {
+    await page.goto(`${app.url}/drawers/${room}`);
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(heading);
+    await hasNoViolation(page, heading);
+  }
+}
+
 for (const surround of ['paper', 'studio grey', 'night']) {
   test(`no violation on any screen, on ${surround}`, async ({ page }) => {
     test.setTimeout(300_000);
@@ -90,30 +118,7 @@ for (const surround of ['paper', 'studio grey', 'night']) {
     await page.goto(`${app.url}/drawers`);
     await hasNoViolation(page, 'Drawers');
     await isNeutral(page);
-    await page.getByRole('button', { name: 'More for Dusk blues' }).click();
-    await page.getByRole('menuitem', { name: 'Carry out …' }).click();
-    await hasNoViolation(page, 'Carry out');
-    await page.keyboard.press('Escape');
-    await page.getByRole('button', { name: /^Bring in/ }).click();
-    await hasNoViolation(page, 'Bring in');
-    await page.keyboard.press('Escape');
-    await page.getByLabel('Choose Dusk blues').check();
-    await page.getByLabel('Choose Wet dusk, lamps lit').check();
-    await page.getByRole('button', { name: 'Merge' }).click();
-    await expect(page.getByTestId('merge-finding')).toBeVisible();
-    await hasNoViolation(page, 'Merge');
-    await page.keyboard.press('Escape');
-    await page.getByRole('button', { name: 'Compare' }).click();
-    await expect(page.getByTestId('finding')).toContainText('share');
-    await hasNoViolation(page, 'two libraries');
-    for (const [room, heading] of [
-      ['bin', 'The bin'],
-      ['keep', 'Back up and restore'],
-    ]) {
-      await page.goto(`${app.url}/drawers/${room}`);
-      await expect(page.getByRole('heading', { level: 1 })).toHaveText(heading);
-      await hasNoViolation(page, heading);
-    }
+    if (surround === 'night') await drawersHaveNoViolation(page);
     await page.goto(`${app.url}/drawers`);
     await page.getByRole('link', { name: /Wet dusk, lamps lit/ }).click();
     await page

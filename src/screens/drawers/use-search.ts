@@ -92,7 +92,8 @@ export function useSearch(
         if (at >= found.total || found.rows[at] || fetching.current.has(at)) continue;
         fetching.current.add(at);
         const own = turn.current;
-        fetchPage(search, at)
+        // Of what is shown, though something else may be asked already.
+        fetchPage(found.to, at)
           .then((answer) => {
             if (own !== turn.current) return;
             setFound((was) => ({
@@ -104,7 +105,7 @@ export function useSearch(
           .finally(() => own === turn.current && fetching.current.delete(at));
       }
     },
-    [found, search],
+    [found],
   );
 
   return {
