@@ -30,5 +30,10 @@ test('the demo starts again, and one’s own work stays', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Ticket hall at noon' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Scribbled over' })).toHaveCount(0);
   await page.getByRole('link', { name: 'Drawers' }).click();
+  await expect(page.getByTestId('finding')).toContainText('libraries');
+  await page
+    .getByRole('searchbox', { name: 'Search libraries and swatches' })
+    .first()
+    .fill('my own');
   await expect(page.getByRole('heading', { name: 'My own dusk' })).toBeVisible();
 });

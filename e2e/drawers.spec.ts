@@ -73,7 +73,7 @@ test('a search is kept under a name, asked again, forgotten, and taken back', as
   await expect(page.getByRole('searchbox').first()).toHaveValue('lamp');
   await page.getByRole('button', { name: 'Forget the search Lamps in the dark' }).click();
   await expect(kept).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
   await expect(kept).toBeVisible();
 });
 
@@ -107,7 +107,7 @@ test('libraries go in folders by drag and by menu, are favoured, and put in an o
   await expect(folder).toContainText('2');
   await folder.click();
   await expect(names(page)).toHaveText(['Dusk blues', 'Warm blacks']);
-  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
   await expect(names(page)).toHaveText(['Dusk blues']);
 
   await places.getByRole('button', { name: /^All libraries/ }).click();
@@ -131,7 +131,7 @@ test('libraries go in folders by drag and by menu, are favoured, and put in an o
   await page.getByRole('button', { name: 'More for the folder For the fair' }).click();
   await page.getByRole('menuitem', { name: 'Take the folder away' }).click();
   await expect(folder).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
   await expect(folder).toContainText('1');
 });
 
@@ -163,7 +163,7 @@ test('two libraries are compared and merged, and the merging is undone', async (
   await dialog.getByRole('button', { name: 'Merge' }).click();
   await expect(names(page).first()).toHaveText('All of the dusk');
   await expect(names(page).filter({ hasText: /^Dusk blues$/ })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
   await expect(names(page).filter({ hasText: /^Dusk blues$/ })).toHaveCount(1);
   await expect(names(page)).toHaveCount(all);
 });

@@ -75,10 +75,7 @@ export function Drawers({ asked, first, facets, folders, saved, counts }: Drawer
   const [narrowOpen, setNarrowOpen] = useState(false);
   const files = useReadingFiles();
 
-  const refresh = () => {
-    router.refresh();
-    room.again();
-  };
+  const refresh = () => router.refresh();
   const act = (action: () => Promise<unknown>) => action().then(refresh, showFault);
   const folderActions = useFolders(act);
 

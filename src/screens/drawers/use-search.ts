@@ -34,8 +34,6 @@ export interface SearchRoom {
   asking: boolean;
   /** Says which rows are seen, so that they are fetched. */
   see: (from: number, to: number) => void;
-  /** Asks again, for something has changed in the store. */
-  again: () => void;
   /** Changes a row that is shown, ahead of the store. */
   edit: (id: string, part: Partial<FoundLibrary>) => void;
 }
@@ -51,8 +49,15 @@ export function useSearch(
   const [found, setFound] = useState<Found>(() => foundOf(asked, first));
   const [facets, setFacets] = useState(firstFacets);
   const [asking, setAsking] = useState(false);
-  /** What is asked now, for what was begun while something else was. */
-  const latest = useRef(asked);
+  // The page was asked for anew, for something has changed in the store.
+  const [given, setGiven] = useState(first);
+  if (given !== first) {
+    setGiven(first);
+    if (JSON.stringify(asked) === JSON.stringify(search)) {
+      setFound(foundOf(asked, first));
+      setFacets(firstFacets);
+    }
+  }
   const turn = useRef(0);
   const fetching = useRef(new Set<number>());
 
@@ -74,7 +79,6 @@ export function useSearch(
 
   const waiting = useRef<ReturnType<typeof setTimeout>>(undefined);
   const change = (next: LibrarySearch) => {
-    latest.current = next;
     setSearch(next);
     setAsking(true);
     clearTimeout(waiting.current);
@@ -115,7 +119,6 @@ export function useSearch(
     facets,
     asking,
     see,
-    again: () => void ask(latest.current),
     edit: (id, part) =>
       setFound((was) => ({
         ...was,
