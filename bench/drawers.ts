@@ -15,6 +15,7 @@ const LIBRARIES = 2000;
 const SWATCHES = 10;
 const PAGE = 40;
 const ASKED = 240;
+const RUNS = 3;
 
 /** Searches as people make them: words, parts of words, families, ranges, near colours, and these together. */
 function someSearches(count: number): LibrarySearch[] {
@@ -65,20 +66,25 @@ export async function benchDrawers(): Promise<string> {
     const counts: number[] = [];
     let hits = 0;
     for (const search of searches) {
-      const start = performance.now();
-      const found = await searchLibraries(search, 'painters', 0, PAGE);
-      const middle = performance.now();
-      await countFacets(search, 'painters');
-      pages.push(middle - start);
-      counts.push(performance.now() - middle);
-      hits += found.total;
+      const runs: [number, number][] = [];
+      for (let run = 0; run < RUNS; run++) {
+        const start = performance.now();
+        const found = await searchLibraries(search, 'painters', 0, PAGE);
+        const middle = performance.now();
+        await countFacets(search, 'painters');
+        runs.push([middle - start, performance.now() - middle]);
+        if (run === 0) hits += found.total;
+      }
+      // Of its runs the fastest, as everywhere in the bench: the machine's own pauses are no part of a search.
+      pages.push(Math.min(...runs.map(([page]) => page)));
+      counts.push(Math.min(...runs.map(([, count]) => count)));
     }
     const line = (name: string, times: number[]) => {
       const sorted = [...times].sort((one, other) => one - other);
       return `  ${name.padEnd(28)}${[0.5, 0.95, 0.999].map((share) => `${at(sorted, share).toFixed(1).padStart(8)} ms`).join('')}`;
     };
     return [
-      `Searching ${LIBRARIES} libraries with ${LIBRARIES * SWATCHES} swatches, ${ASKED} searches, ${(hits / ASKED).toFixed(0)} libraries found each: median, 95th percentile, longest`,
+      `Searching ${LIBRARIES} libraries with ${LIBRARIES * SWATCHES} swatches, ${ASKED} searches, the fastest of ${RUNS} runs each, ${(hits / ASKED).toFixed(0)} libraries found each: median, 95th percentile, longest`,
       line('the first 40 libraries', pages),
       line('the counts beside them', counts),
     ].join('\n');
