@@ -7,6 +7,7 @@ import { bareSwatch, FormatError, loses } from './library-file';
 import { prismJson } from './prism-json';
 import { anyLibraryOf, anyOklab, libraryOf, plain } from './testing';
 
+const BLACK = { L: 0, a: 0, b: 0 };
 const anyExact = anyLibraryOf(anyOklab);
 
 describe('our own JSON', () => {
@@ -69,7 +70,8 @@ describe('GPL', () => {
             swatches: swatches.map(({ name: own, colour }) => bareSwatch(own, colour)),
           });
           const read = gpl.read(written);
-          const oneLine = (words: string) => words.replace(/\s+/g, ' ').trim();
+          const oneLine = (words: string) =>
+            words.replace(/[\n\r\v\f\u0085\u2028\u2029]+/g, ' ').trim();
           expect(read.name).toBe(oneLine(name));
           expect(read.swatches.map((swatch) => swatch.name)).toEqual(
             swatches.map((swatch) => oneLine(swatch.name)),
@@ -80,6 +82,20 @@ describe('GPL', () => {
         },
       ),
     );
+  });
+
+  it('brings names with tabs, quotes, emoji and other scripts back', () => {
+    const names = ['a\ttab', '"q"', '🌧️ wet', 'غروب', 'x'.repeat(200)];
+    const read = gpl.read(
+      gpl.write(
+        libraryOf(
+          'n\tm',
+          names.map((name) => [name, BLACK]),
+        ),
+      ),
+    );
+    expect(read.name).toBe('n\tm');
+    expect(read.swatches.map(({ name }) => name)).toEqual(names);
   });
 
   it('reads what other programs write: tabs, spaces, comments, Windows line ends', () => {

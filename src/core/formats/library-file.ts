@@ -138,7 +138,7 @@ export function bareSwatch(name: string, colour: Oklab): FileSwatch {
   };
 }
 
-/** A line break in a name would break a file of lines. */
+/** A line break in a name would break a file of lines; tabs and other spaces within it are kept. */
 export function oneLine(text: string): string {
-  return text.replace(/\s+/g, ' ').trim();
+  return text.replace(/[\n\r\v\f\u0085\u2028\u2029]+/g, ' ').trim();
 }

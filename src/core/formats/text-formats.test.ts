@@ -109,6 +109,20 @@ describe('a hex list', () => {
     );
   });
 
+  it('brings names with tabs, quotes, emoji and other scripts back', () => {
+    const colour = oklabFromHex('#123456') as Oklab;
+    const names = ['a\ttab', 'the “late” one', 'wet 🌧️', 'غروب', 'x'.repeat(200)];
+    const read = hexList.read(
+      hexList.write(
+        libraryOf(
+          '',
+          names.map((name) => [name, colour]),
+        ),
+      ),
+    );
+    expect(read.swatches.map(({ name }) => name)).toEqual(names);
+  });
+
   it('is read from any text with colours in it', () => {
     const { swatches } = hexList.read(
       'For the sky #a9b7c6, for the wall: #E8D9C2 and rgb(10, 20, 30)\r\nlamp = #f0a94c;\n- fog: oklch(70% 0.02 60deg)\nno colour here #12345\n',
