@@ -69,8 +69,8 @@ export function withPngText(bytes: Uint8Array, keyword: string, text: string): U
   return out;
 }
 
-/** ISO 3309, as PNG asks of each chunk. */
-function crc32(bytes: Uint8Array): number {
+/** ISO 3309, as PNG asks of each chunk and zip of each entry. */
+export function crc32(bytes: Uint8Array): number {
   let crc = ~0;
   for (const byte of bytes) {
     crc ^= byte;

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { buffer } from 'node:stream/consumers';
 import { open as openZip, type Entry, type ZipFile } from 'yauzl';
+import { crc32 } from '@/core/formats/png-text';
 import { manifestSchema, type Manifest } from '@/contracts/keep';
 import { ServiceError } from '../errors';
 import { MANIFEST } from './backup';
@@ -65,7 +66,8 @@ async function manifestOf(
   bytes: (path: string) => Promise<Buffer>,
   entries: ReadonlyMap<string, Entry>,
 ): Promise<Manifest> {
-  if (!entries.has(MANIFEST))
+  const entry = entries.get(MANIFEST);
+  if (!entry)
     throw new ServiceError(
       'not-a-backup',
       'This zip has no manifest, so it is no backup of Bold Prism. Nothing was restored.',
@@ -77,6 +79,9 @@ async function manifestOf(
       throw damaged([`the manifest can’t be read (${error.message})`]);
     },
   );
+  // Nothing else vouches for the manifest, and a changed one would accuse others.
+  if (crc32(Buffer.from(text)) !== entry.crc32)
+    throw damaged(['the manifest has another checksum']);
   const parsed = manifestSchema.safeParse(jsonOf(text));
   if (!parsed.success) throw damaged(['the manifest is not as it should be']);
   return parsed.data;
