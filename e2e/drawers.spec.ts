@@ -1,18 +1,12 @@
 import type { Page } from '@playwright/test';
 import { appFor, expect, test } from './app';
-import { isReady, isSaved, setSlider } from './hands';
+import { finding, isSaved, libraryNames, libraryRows, openDrawers, setSlider } from './hands';
 
 const app = appFor('demo');
 
-const rows = (page: Page) => page.getByRole('list', { name: 'Libraries' }).getByRole('listitem');
-const names = (page: Page) => rows(page).getByRole('heading');
-const finding = (page: Page) => page.getByTestId('finding');
-
-async function toDrawers(page: Page, query = ''): Promise<void> {
-  await page.goto(`${app.url}/drawers${query}`);
-  await isReady(page);
-  await expect(finding(page)).toBeVisible();
-}
+const rows = libraryRows;
+const names = libraryNames;
+const toDrawers = (page: Page, query = '') => openDrawers(page, app.url, query);
 
 test('libraries are asked for by words, family, value and nearness, and the address comes back to it', async ({
   page,

@@ -108,3 +108,15 @@ export async function pixelAt(page: Page, x: number, y: number): Promise<number[
     return Array.from(context.getImageData(0, 0, 1, 1).data).slice(0, 3);
   }, png);
 }
+
+/** The libraries that are drawn, and their names. */
+export const libraryRows = (page: Page) =>
+  page.getByRole('list', { name: 'Libraries' }).getByRole('listitem');
+export const libraryNames = (page: Page) => libraryRows(page).getByRole('heading');
+export const finding = (page: Page) => page.getByTestId('finding');
+
+export async function openDrawers(page: Page, url: string, query = ''): Promise<void> {
+  await page.goto(`${url}/drawers${query}`);
+  await isReady(page);
+  await expect(finding(page)).toBeVisible();
+}

@@ -1,19 +1,12 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { appFor, expect, test } from './app';
-import { drop, isReady } from './hands';
+import { drop, finding, libraryNames, openDrawers } from './hands';
 
 const app = appFor('demo');
 
-const rows = (page: Page) => page.getByRole('list', { name: 'Libraries' }).getByRole('listitem');
-const names = (page: Page) => rows(page).getByRole('heading');
-const finding = (page: Page) => page.getByTestId('finding');
-
-async function toDrawers(page: Page, query = ''): Promise<void> {
-  await page.goto(`${app.url}/drawers${query}`);
-  await isReady(page);
-  await expect(finding(page)).toBeVisible();
-}
+const names = libraryNames;
+const toDrawers = (page: Page, query = '') => openDrawers(page, app.url, query);
 
 test('files are looked over before they are brought in: columns told, broken ones refused, all kinds at once', async ({
   page,

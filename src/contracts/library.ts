@@ -75,6 +75,9 @@ export const libraryRevisionSchema = z.object({
   savedAt: z.string(),
   name: z.string(),
   renamed: z.boolean(),
+  /** Another note, or other tags. */
+  retold: z.boolean(),
+  reordered: z.boolean(),
   size: z.number().int(),
   added: z.number().int(),
   removed: z.number().int(),

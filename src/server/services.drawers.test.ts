@@ -19,10 +19,9 @@ import {
   deleteFolder,
   listFolders,
   moveToFolder,
-  placeBefore,
   renameFolder,
-  setFavourite,
 } from './libraries/folders';
+import { placeBefore, setFavourite } from './libraries/order';
 import { getRevision, listHistory } from './libraries/history';
 import {
   addLibrary,
@@ -265,7 +264,17 @@ describe('history and bin', () => {
     await saveLibrary(id, 2, { ...fewer, swatches: [{ ...renamed, name: 'another' }, ...rest] });
     // The second sitting replaced its own first state; the very first stays.
     expect(await listHistory(id)).toMatchObject([
-      { revision: 3, name: 'Fewer', renamed: true, size: 3, added: 0, removed: 1, changed: 1 },
+      {
+        revision: 3,
+        name: 'Fewer',
+        renamed: true,
+        retold: false,
+        reordered: false,
+        size: 3,
+        added: 0,
+        removed: 1,
+        changed: 1,
+      },
       { revision: 1, size: 4, added: 4, removed: 0, renamed: false },
     ]);
     const db = await database();
@@ -275,6 +284,21 @@ describe('history and bin', () => {
       .where(eq(libraryRevision.libraryId, id));
     await saveLibrary(id, 3, fewer);
     expect((await listHistory(id)).map(({ revision }) => revision)).toEqual([4, 3, 1]);
+    // What changes nothing leaves no state behind.
+    await saveLibrary(id, 4, fewer);
+    expect((await listHistory(id)).map(({ revision }) => revision)).toEqual([4, 3, 1]);
+    await saveLibrary(id, 5, {
+      ...fewer,
+      tags: ['other'],
+      swatches: [...fewer.swatches].reverse(),
+    });
+    expect((await listHistory(id))[0]).toMatchObject({
+      retold: true,
+      reordered: true,
+      added: 0,
+      removed: 0,
+      changed: 0,
+    });
     expect(await getRevision(id, 1)).toEqual(content);
     await expect(getRevision(id, 2)).rejects.toMatchObject({ status: 404 });
     await deleteLibrary(id);

@@ -13,6 +13,7 @@ interface Props {
   said?: string;
   /** Only the track: what it is and where it stands is said elsewhere. */
   bare?: boolean;
+  disabled?: boolean;
   /** The value in words, beside the track and for screen readers. */
   words: string;
   onChange: (value: number) => void;
@@ -24,6 +25,7 @@ export function Slider({
   label,
   said,
   bare = false,
+  disabled,
   value,
   min,
   max,
@@ -39,7 +41,8 @@ export function Slider({
         {label}
       </span>
       <Radix.Root
-        className="relative flex h-10 grow touch-none items-center"
+        className="relative flex h-10 grow touch-none items-center data-disabled:opacity-45"
+        disabled={disabled}
         value={[value]}
         min={min}
         max={max}

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { wheelOf } from '@/core/colour/wheel';
-import { searchFrom } from '@/screens/drawers/asked';
+import { searchFrom } from '@/screens/drawers/find/asked';
 import { Drawers } from '@/screens/drawers/drawers';
-import { countAll } from '@/server/libraries/bin';
+import { countLibraries } from '@/server/libraries/libraries';
 import { countFacets } from '@/server/libraries/facets';
 import { listFolders } from '@/server/libraries/folders';
 import { listSearches } from '@/server/libraries/saved-searches';
@@ -28,7 +28,7 @@ export default async function DrawersPage({ searchParams }: Props) {
       facets={await countFacets(asked, wheel)}
       folders={await listFolders()}
       saved={await listSearches()}
-      counts={await countAll()}
+      counts={await countLibraries()}
     />
   );
 }

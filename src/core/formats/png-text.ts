@@ -1,3 +1,4 @@
+import { crc32 } from '../crc32';
 import { FormatError } from './library-file';
 
 const SIGNATURE = [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a];
@@ -67,14 +68,4 @@ export function withPngText(bytes: Uint8Array, keyword: string, text: string): U
   view.setUint32(last.start + 4 + typed.length, crc32(typed));
   out.set(bytes.subarray(last.start), last.start + 8 + typed.length);
   return out;
-}
-
-/** ISO 3309, as PNG asks of each chunk and zip of each entry. */
-export function crc32(bytes: Uint8Array): number {
-  let crc = ~0;
-  for (const byte of bytes) {
-    crc ^= byte;
-    for (let bit = 0; bit < 8; bit++) crc = crc & 1 ? (crc >>> 1) ^ 0xedb88320 : crc >>> 1;
-  }
-  return ~crc >>> 0;
 }

@@ -33,6 +33,14 @@ describe('the stave', () => {
     expect(accent.block).toBeLessThan(12);
   });
 
+  it('lays thousands in bounded time', () => {
+    const shares = Array.from({ length: 5000 }, (_, i) => 1 / (i + 1));
+    const begun = performance.now();
+    const columns = layStave(shares, 1000, 14);
+    expect(performance.now() - begun).toBeLessThan(500);
+    expect(columns.reduce((sum, { width }) => sum + width, 0)).toBeCloseTo(1000, 4);
+  });
+
   it('has nothing to lay for nothing, and crowds evenly where there is no room', () => {
     expect(layStave([], 1000, 40)).toEqual([]);
     const crowded = layStave(Array(50).fill(0.02), 1000, 40);

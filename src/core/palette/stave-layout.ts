@@ -27,15 +27,16 @@ export function layStave(
   const parts = known.map((share) => (total > 0 ? share / total : 1 / count));
   const floor = Math.min(least, width / count);
 
+  // What is too narrow once stays so, since the unit only shrinks: each round takes all that are.
   const narrow = new Set<number>();
   let unit = width;
-  for (let round = 0; round < count; round++) {
+  for (;;) {
     const free = width - narrow.size * floor;
     const wide = parts.reduce((sum, part, i) => (narrow.has(i) ? sum : sum + part), 0);
     unit = wide > 0 ? free / wide : 0;
-    const found = parts.findIndex((part, i) => !narrow.has(i) && part * unit < floor);
-    if (found < 0) break;
-    narrow.add(found);
+    const more = parts.flatMap((part, i) => (!narrow.has(i) && part * unit < floor ? [i] : []));
+    if (more.length === 0) break;
+    for (const i of more) narrow.add(i);
   }
 
   let left = 0;

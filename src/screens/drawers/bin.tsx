@@ -1,17 +1,16 @@
 'use client';
 
 import { differenceInCalendarDays, format } from 'date-fns';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { BinnedLibrary } from '@/contracts/library';
 import { call, nothing } from '@/ui/api';
 import { Button } from '@/ui/button';
 import { say, showFault } from '@/ui/notices';
-import { TopLine } from '@/ui/shell';
 import { useSettings } from '@/ui/settings';
 import { Stave, staveWords } from '@/ui/stave';
 import { capital, several } from '@/ui/words';
+import { BackRoom } from './back-room';
 
 /** What was put into the bin, with the way back, until it is let go of. */
 export function BinPage({ libraries }: { libraries: BinnedLibrary[] }) {
@@ -20,83 +19,75 @@ export function BinPage({ libraries }: { libraries: BinnedLibrary[] }) {
   const [asked, setAsked] = useState<string | null>(null);
   const act = (action: () => Promise<unknown>) => action().then(() => router.refresh(), showFault);
   return (
-    <div className="min-h-screen bg-panel">
-      <TopLine />
-      <main className="mx-auto max-w-5xl px-4 py-6 sm:px-6">
-        <p>
-          <Link href="/drawers" className="inline-flex min-h-10 items-center underline">
-            Back to the Drawers
-          </Link>
-        </p>
-        <h1 className="mb-1 font-serif text-3xl">The bin</h1>
-        <p className="mb-4 text-soft">
-          {libraries.length === 0
-            ? 'Nothing lies here. What you put into the bin can be taken out for thirty days.'
-            : `${capital(several(libraries.length, 'library', 'libraries'))}; each can be taken out for thirty days.`}
-        </p>
-        <ul className="border-t border-ink">
-          {libraries.map(({ id, name, swatches, deletedAt, goneAt }) => {
-            const left = Math.max(0, differenceInCalendarDays(new Date(goneAt), new Date()));
-            return (
-              <li
-                key={id}
-                className="grid items-center gap-x-6 gap-y-2 border-b py-3 md:grid-cols-[minmax(0,16rem)_minmax(0,1fr)_auto]"
-              >
-                <div className="min-w-0">
-                  <h2 className="line-clamp-2 font-serif text-xl leading-tight break-words">
-                    {name}
-                  </h2>
-                  <p className="text-sm text-soft">
-                    since {format(new Date(deletedAt), 'd MMM yyyy')}, {several(left, 'day')} left
-                  </p>
-                </div>
-                <div className="bg-sheet">
-                  <Stave
-                    swatches={swatches}
-                    scale={settings.scale}
-                    height={64}
-                    label={staveWords(swatches)}
-                  />
-                </div>
-                <div className="flex gap-2">
+    <BackRoom>
+      <h1 className="mb-1 font-serif text-3xl">The bin</h1>
+      <p className="mb-4 text-soft">
+        {libraries.length === 0
+          ? 'Nothing lies here. What you put into the bin can be taken out for thirty days.'
+          : `${capital(several(libraries.length, 'library', 'libraries'))}; each can be taken out for thirty days.`}
+      </p>
+      <ul className="border-t border-ink">
+        {libraries.map(({ id, name, swatches, deletedAt, goneAt }) => {
+          const left = Math.max(0, differenceInCalendarDays(new Date(goneAt), new Date()));
+          return (
+            <li
+              key={id}
+              className="grid items-center gap-x-6 gap-y-2 border-b py-3 md:grid-cols-[minmax(0,16rem)_minmax(0,1fr)_auto]"
+            >
+              <div className="min-w-0">
+                <h2 className="line-clamp-2 font-serif text-xl leading-tight break-words">
+                  {name}
+                </h2>
+                <p className="text-sm text-soft">
+                  since {format(new Date(deletedAt), 'd MMM yyyy')}, {several(left, 'day')} left
+                </p>
+              </div>
+              <div className="bg-sheet">
+                <Stave
+                  swatches={swatches}
+                  scale={settings.scale}
+                  height={64}
+                  label={staveWords(swatches)}
+                />
+              </div>
+              <div className="flex gap-2">
+                <Button
+                  weight="strong"
+                  aria-label={`Take ${name} out of the bin`}
+                  onClick={() =>
+                    void act(async () => {
+                      await call('POST', `/api/libraries/${id}/restore`, nothing);
+                      say(`“${name}” is back in the Drawers.`);
+                    })
+                  }
+                >
+                  Take out
+                </Button>
+                {asked === id ? (
                   <Button
-                    weight="strong"
-                    aria-label={`Take ${name} out of the bin`}
                     onClick={() =>
                       void act(async () => {
-                        await call('POST', `/api/libraries/${id}/restore`, nothing);
-                        say(`“${name}” is back in the Drawers.`);
+                        await call('DELETE', `/api/drawers/bin/${id}`, nothing);
+                        setAsked(null);
                       })
                     }
                   >
-                    Take out
+                    Yes, for good
                   </Button>
-                  {asked === id ? (
-                    <Button
-                      onClick={() =>
-                        void act(async () => {
-                          await call('DELETE', `/api/drawers/bin/${id}`, nothing);
-                          setAsked(null);
-                        })
-                      }
-                    >
-                      Yes, for good
-                    </Button>
-                  ) : (
-                    <Button
-                      weight="quiet"
-                      aria-label={`Throw ${name} away for good`}
-                      onClick={() => setAsked(id)}
-                    >
-                      Throw away
-                    </Button>
-                  )}
-                </div>
-              </li>
-            );
-          })}
-        </ul>
-      </main>
-    </div>
+                ) : (
+                  <Button
+                    weight="quiet"
+                    aria-label={`Throw ${name} away for good`}
+                    onClick={() => setAsked(id)}
+                  >
+                    Throw away
+                  </Button>
+                )}
+              </div>
+            </li>
+          );
+        })}
+      </ul>
+    </BackRoom>
   );
 }

@@ -26,7 +26,6 @@ interface Props extends CabinetActions {
   saved: readonly SavedSearch[];
   counts: { libraries: number; binned: number };
   onChange: (search: LibrarySearch) => void;
-  onSaved: (search: LibrarySearch) => void;
   onCarryAll: () => void;
 }
 
@@ -37,7 +36,6 @@ export function Cabinet({
   saved,
   counts,
   onChange,
-  onSaved,
   onCarryAll,
   ...actions
 }: Props) {
@@ -125,7 +123,7 @@ export function Cabinet({
         <Place
           key={one.id}
           on={JSON.stringify(one.search) === JSON.stringify(search)}
-          onGo={() => onSaved(one.search)}
+          onGo={() => onChange(one.search)}
           menu={
             <Button
               weight="quiet"

@@ -5,9 +5,9 @@ import { INTENSITY_WORDS } from '@/core/colour/intensity';
 import { EVEN_WHEEL, PAINTERS_WHEEL } from '@/core/colour/wheel';
 import { anySrgb } from '@/core/testing';
 import { ALL_LIBRARIES, librarySearchSchema, type LibrarySearch } from '@/contracts/library-search';
-import { askNothing, asksSomething, nearHref, queryOf, searchFrom, withNear } from './asked';
-import { foundSentence } from './found-sentence';
-import { sortedSwatches } from './swatch-order';
+import { askNothing, asksSomething, nearHref, queryOf, searchFrom, withNear } from './find/asked';
+import { foundSentence } from './find/found-sentence';
+import { sortedSwatches } from './library/swatch-order';
 
 const hex = (text: string) => oklabFromHex(text) as Oklab;
 const search = (part: Partial<LibrarySearch>) => librarySearchSchema.parse(part);

@@ -33,23 +33,23 @@ import { useSettings } from '@/ui/settings';
 import { TopLine } from '@/ui/shell';
 import { typing } from '@/ui/typing';
 import { list } from '@/ui/words';
-import { AskStrip, LibraryAsk } from './ask-strip';
-import { askNothing, asksSomething } from './asked';
-import { BringInDialog } from './bring-in-dialog';
+import { AskStrip, LibraryAsk } from './find/ask-strip';
+import { askNothing, asksSomething } from './find/asked';
+import { BringInDialog } from './travel/bring-in-dialog';
 import { Cabinet } from './cabinet';
-import { CarryOutDialog } from './carry-out-dialog';
+import { CarryOutDialog } from './travel/carry-out-dialog';
 import { ChosenBar } from './chosen-bar';
 import { FirstDrawer } from './first-drawer';
 import { FolderDialog } from './folder-dialog';
-import { foundSentence } from './found-sentence';
-import { KeepSearch } from './keep-search';
+import { foundSentence } from './find/found-sentence';
+import { KeepSearch } from './find/keep-search';
 import type { RowActions } from './library-row';
-import { MergeDialog } from './merge-dialog';
-import { PASTED, useReadingFiles } from './reading-files';
+import { MergeDialog } from './two/merge-dialog';
+import { PASTED, useReadingFiles } from './travel/reading-files';
 import { Results } from './results';
-import { SearchField } from './search-field';
+import { SearchField } from './find/search-field';
 import { useFolders } from './use-folders';
-import { useSearch } from './use-search';
+import { useSearch } from './find/use-search';
 
 export interface DrawersProps {
   asked: LibrarySearch;
@@ -72,11 +72,13 @@ export function Drawers({ asked, first, facets, folders, saved, counts }: Drawer
   const [pair, setPair] = useState<readonly [Library, Library] | null>(null);
   const [bringing, setBringing] = useState(false);
   const [dragged, setDragged] = useState<string | null>(null);
-  const [narrowOpen, setNarrowOpen] = useState(false);
+  /** What is unfolded where there is no room for all. */
+  const [unfolded, setUnfolded] = useState<'folders' | 'colours' | null>(null);
   const files = useReadingFiles();
 
   const refresh = () => router.refresh();
-  const act = (action: () => Promise<unknown>) => action().then(refresh, showFault);
+  // Also after a fault: part of it may be done.
+  const act = (action: () => Promise<unknown>) => action().catch(showFault).then(refresh);
   const folderActions = useFolders(act);
 
   const { getRootProps, getInputProps, isDragActive, open } = useDropzone({
@@ -204,25 +206,36 @@ export function Drawers({ asked, first, facets, folders, saved, counts }: Drawer
             {...getInputProps({ 'aria-label': 'Choose library files', className: 'absolute' })}
           />
           <h1 className="sr-only">Drawers</h1>
-          <button
-            type="button"
-            aria-expanded={narrowOpen}
-            onClick={() => setNarrowOpen(!narrowOpen)}
-            className="flex min-h-12 items-center gap-2 border-b px-4 text-left font-semibold lg:hidden"
-          >
-            <ChevronDown size={18} aria-hidden className={narrowOpen ? 'rotate-180' : ''} />
-            Folders and colours to ask by
-          </button>
+          <div className="flex border-b lg:hidden">
+            {(['folders', 'colours'] as const).map((part) => (
+              <button
+                key={part}
+                type="button"
+                aria-expanded={unfolded === part}
+                onClick={() => setUnfolded(unfolded === part ? null : part)}
+                className="flex min-h-12 grow items-center gap-2 px-4 text-left font-semibold not-first:border-l"
+              >
+                <ChevronDown
+                  size={18}
+                  aria-hidden
+                  className={unfolded === part ? 'rotate-180' : ''}
+                />
+                {part === 'folders' ? 'Folders' : 'Ask by colour'}
+              </button>
+            ))}
+          </div>
           <div
-            className={`py-3 lg:sticky lg:top-0 lg:block lg:h-[calc(100vh-3rem)] lg:overflow-y-auto lg:border-r ${narrowOpen ? '' : 'max-lg:hidden'}`}
+            className={`py-3 lg:sticky lg:top-0 lg:block lg:h-[calc(100vh-3rem)] lg:overflow-y-auto lg:border-r ${unfolded === 'folders' ? '' : 'max-lg:hidden'}`}
           >
             <Cabinet
               search={search}
               folders={folders}
               saved={saved}
               counts={counts}
-              onChange={setSearch}
-              onSaved={setSearch}
+              onChange={(next) => {
+                setSearch(next);
+                setUnfolded(null);
+              }}
               onCarryAll={() => setCarried('all')}
               {...folderActions}
             />
@@ -232,7 +245,7 @@ export function Drawers({ asked, first, facets, folders, saved, counts }: Drawer
               <FirstDrawer binned={counts.binned} onBringIn={() => setBringing(true)} />
             ) : (
               <>
-                <div className={narrowOpen ? '' : 'max-lg:hidden'}>
+                <div className={unfolded === 'colours' ? '' : 'max-lg:hidden'}>
                   <AskStrip
                     search={search}
                     facets={room.facets}
@@ -318,6 +331,7 @@ export function Drawers({ asked, first, facets, folders, saved, counts }: Drawer
             );
             refresh();
           }}
+          onStored={refresh}
           onClose={() => setBringing(false)}
         />
         {isDragActive && (

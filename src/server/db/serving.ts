@@ -1,7 +1,7 @@
 import { closePool, warmPool } from '@/workers/server/pool';
 import { refreshStale } from '../readings/refresh';
 import { indexStale } from '../libraries/libraries';
-import { keepHouse } from '../keep/copies';
+import { keepHouse } from '../keep/housekeeping';
 import { closeDatabase, database } from './client';
 
 /**

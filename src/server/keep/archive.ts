@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { buffer } from 'node:stream/consumers';
 import { open as openZip, type Entry, type ZipFile } from 'yauzl';
-import { crc32 } from '@/core/formats/png-text';
+import { crc32 } from '@/core/crc32';
 import { manifestSchema, type Manifest } from '@/contracts/keep';
 import { ServiceError } from '../errors';
 import { MANIFEST } from './backup';

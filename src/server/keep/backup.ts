@@ -4,16 +4,8 @@ import { sql } from 'drizzle-orm';
 import { ZipFile } from 'yazl';
 import { BACKUP_FORMAT, BACKUP_VERSION, type Manifest } from '@/contracts/keep';
 import { database } from '../db/client';
-import { getBytes } from '../pictures/get-bytes';
-import {
-  KEYS,
-  picturePath,
-  RENDITIONS,
-  tablePath,
-  TABLES,
-  type Row,
-  type TableName,
-} from './tables';
+import { getBytes, RENDITIONS } from '../pictures/get-bytes';
+import { KEYS, picturePath, tablePath, TABLES, type Row, type TableName } from './tables';
 
 type Tables = Record<TableName, Row[]>;
 

@@ -8,7 +8,6 @@ import type { LocalCopy } from '@/contracts/keep';
 import type { CopyTime } from '@/contracts/settings';
 import { dataFolder } from '../db/client';
 import { notFound } from '../errors';
-import { emptyOld } from '../libraries/bin';
 import { getSettings } from '../settings/settings';
 import { openArchive } from './archive';
 import { backup } from './backup';
@@ -50,6 +49,7 @@ export async function makeCopy(keep: number): Promise<LocalCopy> {
   const name = backupName();
   const file = path.join(/*turbopackIgnore: true*/ copiesFolder(), name);
   const part = `${file}.part`;
+  await throwParts();
   try {
     await pipeline(await backup(), createWriteStream(part));
     (await openArchive(part)).close();
@@ -63,6 +63,13 @@ export async function makeCopy(keep: number): Promise<LocalCopy> {
     await rm(path.join(/*turbopackIgnore: true*/ copiesFolder(), old.name), { force: true });
   const { size, mtime } = await stat(file);
   return { name, size, madeAt: mtime.toISOString() };
+}
+
+/** What a server that was killed left of a copy. */
+async function throwParts(): Promise<void> {
+  for (const name of await readdir(copiesFolder()))
+    if (name.endsWith('.zip.part'))
+      await rm(path.join(/*turbopackIgnore: true*/ copiesFolder(), name), { force: true });
 }
 
 /** A copy to be taken elsewhere. */
@@ -79,15 +86,4 @@ export async function copyIfDue(now = new Date()): Promise<LocalCopy | null> {
   const [last] = await listCopies();
   const due = !last || addDays(new Date(last.madeAt), Math.min(DAYS[every], 1e6)) <= now;
   return every !== 'never' && due ? makeCopy(keep) : null;
-}
-
-const FIRST_AFTER = 2 * 60_000;
-const EVERY = 60 * 60_000;
-
-/** What is done by itself while the server runs: copies that are due, and letting go of what lay in the bin for long. */
-export function keepHouse(): void {
-  const round = () =>
-    void Promise.all([copyIfDue(), emptyOld()]).catch((error: unknown) => console.error(error));
-  setTimeout(round, FIRST_AFTER).unref();
-  setInterval(round, EVERY).unref();
 }

@@ -3,8 +3,10 @@ import { sql } from 'drizzle-orm';
 import type { KeptThing, Restored, RestoreOrder } from '@/contracts/keep';
 import { database } from '../db/client';
 import type { Database } from '../db/open';
+import { rows } from '../db/rows';
 import { pictureBytes } from '../db/schema';
 import { indexStale } from '../libraries/libraries';
+import type { Rendition } from '../pictures/get-bytes';
 import type { Archive } from './archive';
 import { groupBy, standingsOf } from './standing';
 import { picturePath, type Row, type TableName } from './tables';
@@ -83,23 +85,22 @@ async function restoreStudies(
   let pictures = 0;
   for (const row of await archive.rows('picture')) {
     if (!needed.has(row.id)) continue;
-    const [here] = await found<{ id: string }>(
-      tx,
+    const [here] = await rows<{ id: string }>(
       sql`select id from picture where hash = ${row.hash}`,
+      tx,
     );
     if (here) {
       pictureIds.set(row.id, here.id);
       continue;
     }
-    const [taken] = await found<{ id: string }>(
-      tx,
+    const [taken] = await rows<{ id: string }>(
       sql`select id from picture where id = ${row.id}`,
+      tx,
     );
     const id = taken ? randomUUID() : String(row.id);
     pictureIds.set(row.id, id);
     await put(tx, 'picture', [{ ...row, id }]);
-    const bytes = (rendition: 'original' | 'working' | 'thumbnail') =>
-      archive.bytes(picturePath(String(row.hash), rendition));
+    const bytes = (rendition: Rendition) => archive.bytes(picturePath(String(row.hash), rendition));
     await tx.insert(pictureBytes).values({
       pictureId: id,
       original: await bytes('original'),
@@ -138,7 +139,7 @@ async function restoreLibraries(
   for (const id of new Set(libraries.map((row) => row.folder_id)))
     await put(tx, 'folder', folders.get(String(id)) ?? [], true);
   const studies = new Set(
-    (await found<{ id: string }>(tx, sql`select id from study`)).map(({ id }) => id),
+    (await rows<{ id: string }>(sql`select id from study`, tx)).map(({ id }) => id),
   );
   await put(
     tx,
@@ -164,7 +165,7 @@ async function restoreRest(tx: Writer, archive: Archive): Promise<void> {
   await put(tx, 'folder', await archive.rows('folder'), true);
   await put(tx, 'saved_search', await archive.rows('saved_search'), true);
   const studies = new Set(
-    (await found<{ id: string }>(tx, sql`select id from study`)).map(({ id }) => id),
+    (await rows<{ id: string }>(sql`select id from study`, tx)).map(({ id }) => id),
   );
   await put(
     tx,
@@ -215,10 +216,6 @@ async function put(
       insert into ${sql.identifier(table)}
       select * from jsonb_populate_recordset(null::${sql.identifier(table)}, ${JSON.stringify(list.slice(from, from + AT_ONCE))}::jsonb)
       ${quietly ? sql`on conflict do nothing` : sql``}`);
-}
-
-async function found<T>(tx: Writer, query: ReturnType<typeof sql>): Promise<T[]> {
-  return ((await tx.execute(query)) as unknown as { rows: T[] }).rows;
 }
 
 function beside(name: string): string {

@@ -1,7 +1,6 @@
 import { sql } from 'drizzle-orm';
 import type { KeptThing } from '@/contracts/keep';
-import { database } from '../db/client';
-import { rows } from '../libraries/search';
+import { rows } from '../db/rows';
 import type { Archive } from './archive';
 import type { Row } from './tables';
 
@@ -74,7 +73,6 @@ export async function standingsOf(archive: Archive): Promise<Standings> {
 }
 
 async function storeRows() {
-  await database();
   const of = async (table: string) =>
     (await rows<{ row: Row }>(sql`select to_jsonb(t) as row from ${sql.identifier(table)} t`)).map(
       ({ row }) => row,

@@ -1,3 +1,5 @@
+import type { Rendition } from '../pictures/get-bytes';
+
 /** Every table but the bytes of pictures, parents before their children. */
 export const TABLES = [
   'picture',
@@ -38,7 +40,4 @@ export type Row = Record<string, unknown>;
 
 export const tablePath = (table: TableName) => `tables/${table}.jsonl`;
 
-export const RENDITIONS = ['original', 'working', 'thumbnail'] as const;
-export type RenditionName = (typeof RENDITIONS)[number];
-export const picturePath = (hash: string, rendition: RenditionName) =>
-  `pictures/${hash}/${rendition}`;
+export const picturePath = (hash: string, rendition: Rendition) => `pictures/${hash}/${rendition}`;

@@ -1,8 +1,8 @@
 import { addDays, subDays } from 'date-fns';
-import { and, desc, eq, isNotNull, lt, sql } from 'drizzle-orm';
+import { and, desc, eq, isNotNull, lt } from 'drizzle-orm';
 import type { BinnedLibrary } from '@/contracts/library';
 import { database } from '../db/client';
-import { library, swatch } from '../db/library-schema';
+import { library } from '../db/library-schema';
 import { notFound } from '../errors';
 import { contentsOf } from './library-rows';
 
@@ -48,21 +48,4 @@ export async function removeForGood(id: string): Promise<void> {
     .where(and(eq(library.id, id), isNotNull(library.deletedAt)))
     .returning({ id: library.id });
   if (gone.length === 0) throw notFound('library');
-}
-
-/** How many libraries lie in the bin, and how many swatches all others have. */
-export async function countAll(): Promise<{ binned: number; libraries: number; swatches: number }> {
-  const db = await database();
-  const [libraries] = await db
-    .select({
-      binned: sql<number>`count(${library.deletedAt})::int`,
-      libraries: sql<number>`(count(*) - count(${library.deletedAt}))::int`,
-    })
-    .from(library);
-  const [{ swatches }] = await db
-    .select({ swatches: sql<number>`count(*)::int` })
-    .from(swatch)
-    .innerJoin(library, eq(library.id, swatch.libraryId))
-    .where(sql`${library.deletedAt} is null`);
-  return { ...libraries, swatches };
 }

@@ -4,8 +4,10 @@ import { TEMPERATURE_WORDS, BETWEEN_TEMPERATURE } from '@/core/colour/temperatur
 import type { WheelId } from '@/core/colour/wheel';
 import { GREY, type Facets, type LibrarySearch } from '@/contracts/library-search';
 import { library, swatch, tag } from '../db/library-schema';
-import { nearSwatches, hits, matching, rows } from './search';
-import { INTENSITY_STEP, VALUE_STEP, type Facet, type Near } from './search-conditions';
+import { rows } from '../db/rows';
+import { nearSwatches, type Near } from './near';
+import { hits, matching } from './search-queries';
+import { INTENSITY_STEP, VALUE_STEP, type Facet } from './search-conditions';
 
 type SwatchFacet = 'families' | 'values' | 'intensities' | 'temperatures';
 

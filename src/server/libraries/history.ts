@@ -1,6 +1,7 @@
+import { isDeepStrictEqual } from 'node:util';
 import { and, desc, eq } from 'drizzle-orm';
 import { differenceInMinutes } from 'date-fns';
-import type { LibraryContent, LibraryRevision } from '@/contracts/library';
+import type { LibraryContent, LibraryRevision, Swatch } from '@/contracts/library';
 import { libraryContentSchema } from '@/contracts/library';
 import { database } from '../db/client';
 import { libraryRevision } from '../db/library-schema';
@@ -18,11 +19,13 @@ export async function keepRevision(
   content: LibraryContent,
 ): Promise<void> {
   const [last] = await tx
-    .select({ revision: libraryRevision.revision, beganAt: libraryRevision.beganAt })
+    .select()
     .from(libraryRevision)
     .where(eq(libraryRevision.libraryId, libraryId))
     .orderBy(desc(libraryRevision.revision))
     .limit(1);
+  // A save that changes nothing leaves no trace.
+  if (last && isDeepStrictEqual(last.content, content)) return;
   const sitting =
     last && last.revision > 1 && differenceInMinutes(new Date(), last.beganAt) < SITTING_MINUTES;
   if (sitting)
@@ -77,16 +80,21 @@ function changesOf(
   now: LibraryContent,
   before: LibraryContent | null,
 ): Omit<LibraryRevision, 'revision' | 'savedAt'> {
-  const was = new Map(before?.swatches.map((one) => [one.id, JSON.stringify(one)]));
+  const was = new Map(before?.swatches.map((one) => [one.id, one]));
   const is = new Set(now.swatches.map(({ id }) => id));
+  const kept = (swatches: readonly Swatch[] = []) =>
+    swatches.flatMap(({ id }) => (was.has(id) && is.has(id) ? [id] : []));
   return {
     name: now.name,
     renamed: before !== null && before.name !== now.name,
+    retold:
+      before !== null && (before.note !== now.note || !isDeepStrictEqual(before.tags, now.tags)),
+    reordered: !isDeepStrictEqual(kept(before?.swatches), kept(now.swatches)),
     size: now.swatches.length,
     added: now.swatches.filter(({ id }) => !was.has(id)).length,
     removed: [...was.keys()].filter((id) => !is.has(id)).length,
     changed: now.swatches.filter(
-      (one) => was.has(one.id) && was.get(one.id) !== JSON.stringify(one),
+      (one) => was.has(one.id) && !isDeepStrictEqual(was.get(one.id), one),
     ).length,
   };
 }

@@ -30,6 +30,27 @@ export async function listLibraries(): Promise<LibraryCard[]> {
   }));
 }
 
+/** How many libraries lie in the bin, and how many swatches all others have. */
+export async function countLibraries(): Promise<{
+  binned: number;
+  libraries: number;
+  swatches: number;
+}> {
+  const db = await database();
+  const [libraries] = await db
+    .select({
+      binned: sql<number>`count(${library.deletedAt})::int`,
+      libraries: sql<number>`(count(*) - count(${library.deletedAt}))::int`,
+    })
+    .from(library);
+  const [{ swatches }] = await db
+    .select({ swatches: sql<number>`count(*)::int` })
+    .from(swatch)
+    .innerJoin(library, eq(library.id, swatch.libraryId))
+    .where(sql`${library.deletedAt} is null`);
+  return { ...libraries, swatches };
+}
+
 export async function getLibrary(id: string): Promise<Library> {
   const db = await database();
   const [row] = await db

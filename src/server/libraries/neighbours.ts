@@ -5,7 +5,8 @@ import type { Neighbours } from '@/contracts/library';
 import { database } from '../db/client';
 import { library, swatch } from '../db/library-schema';
 import { study } from '../db/schema';
-import { nearSwatches, rows } from './search';
+import { rows } from '../db/rows';
+import { nearSwatches } from './near';
 
 /** Up to this CIEDE2000 a swatch elsewhere is the same one. */
 const SAME = 0.5;

@@ -9,13 +9,6 @@ import { wordsOf } from './words';
 /** What can be counted apart from what is asked of it. */
 export type Facet = keyof Facets;
 
-/** A swatch that is near enough, and how near. */
-export interface Near {
-  libraryId: string;
-  id: string;
-  distance: number;
-}
-
 /** Whether anything is asked that only a swatch can answer. */
 export function asksOfSwatches({
   near,

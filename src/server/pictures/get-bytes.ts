@@ -3,7 +3,8 @@ import { database } from '../db/client';
 import { picture, pictureBytes } from '../db/schema';
 import { notFound } from '../errors';
 
-export type Rendition = 'original' | 'working' | 'thumbnail';
+export const RENDITIONS = ['original', 'working', 'thumbnail'] as const;
+export type Rendition = (typeof RENDITIONS)[number];
 
 const TYPE_OF = { working: 'image/png', thumbnail: 'image/webp' };
 

@@ -18,30 +18,21 @@ export interface Sheet {
   noteLines: number;
 }
 
+/** What fits on the two large papers. */
+const LARGE: Omit<Sheet, 'width' | 'height'> = {
+  margin: 15 * MM,
+  columns: 4,
+  chip: { width: 36 * MM, height: 18 * MM },
+  type: { title: 24, text: 10, small: 8.5 },
+  staveHeight: 42 * MM,
+  recipeLines: 2,
+  noteLines: 2,
+};
+
 /** What fits on each paper; chips have whole millimetres, so that they can be held against paint. */
 export const SHEETS: Record<Paper, Sheet> = {
-  a4: {
-    width: 210 * MM,
-    height: 297 * MM,
-    margin: 15 * MM,
-    columns: 4,
-    chip: { width: 36 * MM, height: 18 * MM },
-    type: { title: 24, text: 10, small: 8.5 },
-    staveHeight: 44 * MM,
-    recipeLines: 2,
-    noteLines: 2,
-  },
-  letter: {
-    width: 8.5 * 72,
-    height: 11 * 72,
-    margin: 15 * MM,
-    columns: 4,
-    chip: { width: 36 * MM, height: 18 * MM },
-    type: { title: 24, text: 10, small: 8.5 },
-    staveHeight: 42 * MM,
-    recipeLines: 2,
-    noteLines: 2,
-  },
+  a4: { width: 210 * MM, height: 297 * MM, ...LARGE },
+  letter: { width: 8.5 * 72, height: 11 * 72, ...LARGE },
   a5: {
     width: 148 * MM,
     height: 210 * MM,

@@ -1,3 +1,4 @@
+import { crc32 } from '@/core/crc32';
 import sharp, { type Sharp } from 'sharp';
 
 /** For tests: a picture with a red left third and a blue rest, at any size. */
@@ -24,13 +25,4 @@ export function pngPromising(width: number, height: number): Buffer {
     data,
     Buffer.from('35af061e0000000049454e44ae426082', 'hex'),
   ]);
-}
-
-function crc32(bytes: Buffer): number {
-  let crc = ~0;
-  for (const byte of bytes) {
-    crc ^= byte;
-    for (let bit = 0; bit < 8; bit++) crc = crc & 1 ? (crc >>> 1) ^ 0xedb88320 : crc >>> 1;
-  }
-  return ~crc >>> 0;
 }

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { LibraryPage } from '@/screens/drawers/library';
+import { LibraryPage } from '@/screens/drawers/library/library';
 import { found } from '@/server/found';
 import { getLibrary } from '@/server/libraries/libraries';
 

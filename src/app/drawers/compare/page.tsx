@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { CompareLibraries } from '@/screens/drawers/compare-libraries';
+import { CompareLibraries } from '@/screens/drawers/two/compare-libraries';
 import { found } from '@/server/found';
 import { getLibrary } from '@/server/libraries/libraries';
 

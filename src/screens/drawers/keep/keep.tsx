@@ -1,7 +1,6 @@
 'use client';
 
 import { format } from 'date-fns';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { checkSchema, copySchema, type LocalCopy, type StoreCheck } from '@/contracts/keep';
@@ -12,10 +11,10 @@ import { Choice } from '@/ui/choice';
 import { download } from '@/ui/keep-file';
 import { say, showFault } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
-import { TopLine } from '@/ui/shell';
 import { Slider } from '@/ui/slider';
 import { several } from '@/ui/words';
 import { RestoreForm } from './restore-form';
+import { BackRoom } from '../back-room';
 
 const TIME_TITLES: Record<CopyTime, string> = {
   never: 'never',
@@ -27,35 +26,27 @@ const TIME_TITLES: Record<CopyTime, string> = {
 export function KeepPage({ copies }: { copies: LocalCopy[] }) {
   const router = useRouter();
   return (
-    <div className="min-h-screen bg-panel">
-      <TopLine />
-      <main className="mx-auto max-w-5xl px-4 py-6 sm:px-6">
-        <p>
-          <Link href="/drawers" className="inline-flex min-h-10 items-center underline">
-            Back to the Drawers
-          </Link>
-        </p>
-        <h1 className="mb-4 font-serif text-3xl">Back up and restore</h1>
-        <div className="grid gap-x-10 gap-y-8 md:grid-cols-2">
-          <section aria-label="Back up" className="border-t border-ink pt-3">
-            <h2 className="font-serif text-xl">Take everything along</h2>
-            <p className="mt-1 mb-3">
-              Studies, pictures, libraries, their histories and your settings, as one zip with a
-              checksum for each part. It restores on any Bold Prism.
-            </p>
-            <Button weight="strong" onClick={() => download('/api/keep/backup')}>
-              Make a backup
-            </Button>
-          </section>
-          <CheckSection />
-          <CopiesSection copies={copies} onMade={() => router.refresh()} />
-          <section aria-label="Restore" className="border-t border-ink pt-3">
-            <h2 className="font-serif text-xl">Restore from a backup</h2>
-            <RestoreForm onRestored={() => router.refresh()} />
-          </section>
-        </div>
-      </main>
-    </div>
+    <BackRoom>
+      <h1 className="mb-4 font-serif text-3xl">Back up and restore</h1>
+      <div className="grid gap-x-10 gap-y-8 md:grid-cols-2">
+        <section aria-label="Back up" className="border-t border-ink pt-3">
+          <h2 className="font-serif text-xl">Take everything along</h2>
+          <p className="mt-1 mb-3">
+            Studies, pictures, libraries, their histories and your settings, as one zip with a
+            checksum for each part. It restores on any Bold Prism.
+          </p>
+          <Button weight="strong" onClick={() => download('/api/keep/backup')}>
+            Make a backup
+          </Button>
+        </section>
+        <CheckSection />
+        <CopiesSection copies={copies} onMade={() => router.refresh()} />
+        <section aria-label="Restore" className="border-t border-ink pt-3">
+          <h2 className="font-serif text-xl">Restore from a backup</h2>
+          <RestoreForm onRestored={() => router.refresh()} />
+        </section>
+      </div>
+    </BackRoom>
   );
 }
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { placeBefore } from '@/server/libraries/folders';
+import { placeBefore } from '@/server/libraries/order';
 import { answering } from '@/server/respond';
 
 const bodySchema = z.object({ id: z.uuid(), before: z.uuid().nullable() });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { setFavourite } from '@/server/libraries/folders';
+import { setFavourite } from '@/server/libraries/order';
 import { answering, idOf } from '@/server/respond';
 
 const bodySchema = z.object({ favourite: z.boolean() });

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { notFound } from '@/server/errors';
-import { getBytes } from '@/server/pictures/get-bytes';
+import { getBytes, RENDITIONS } from '@/server/pictures/get-bytes';
 import { answering, attachment, idOf } from '@/server/respond';
 
 type Context = { params: Promise<{ id: string; rendition: string }> };
-const renditions = z.enum(['original', 'working', 'thumbnail']);
+const renditions = z.enum(RENDITIONS);
 
 export const GET = answering(async (_: Request, context: Context) => {
   const id = await idOf(context, 'picture');

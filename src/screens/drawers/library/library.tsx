@@ -20,7 +20,7 @@ import { Stave, staveWords } from '@/ui/stave';
 import { splitTags } from '@/ui/tags';
 import { UndoRedo } from '@/ui/undo-redo';
 import { capital, count, several } from '@/ui/words';
-import { CarryOutDialog } from './carry-out-dialog';
+import { CarryOutDialog } from '../travel/carry-out-dialog';
 import { HistoryDialog } from './history-dialog';
 import { SwatchList } from './swatch-list';
 import { SWATCH_ORDERS, sortedSwatches, type SwatchOrder } from './swatch-order';

@@ -11,7 +11,7 @@ import { NoteField, TextField } from '@/ui/field';
 import { placeHref } from '@/ui/place';
 import { Select } from '@/ui/select';
 import { splitTags } from '@/ui/tags';
-import { nearHref } from './asked';
+import { nearHref } from '../find/asked';
 
 export type SwatchPart = Partial<Pick<Swatch, 'name' | 'otherNames' | 'note' | 'role'>>;
 

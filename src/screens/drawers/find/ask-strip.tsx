@@ -230,6 +230,7 @@ function NearColour({ search, onChange }: Pick<Props, 'search' | 'onChange'>) {
       </div>
       <Slider
         bare
+        disabled={!near}
         label="within"
         said="How near, in CIEDE2000"
         value={near?.within ?? PLAIN_NEAR}

@@ -8,9 +8,10 @@ import { pairUp, type Pair } from '@/core/palette/pair-up';
 import type { Library, Swatch } from '@/contracts/library';
 import { useSettings } from '@/ui/settings';
 import { Slider } from '@/ui/slider';
-import { TopLine } from '@/ui/shell';
 import { Stave, staveWords } from '@/ui/stave';
 import { capital, count, list, several, valueWords } from '@/ui/words';
+import { BackRoom } from '../back-room';
+import { PairRow } from './pair-row';
 
 interface Props {
   one: Library;
@@ -48,80 +49,72 @@ export function CompareLibraries({ one, other }: Props) {
     onBlur: () => setPart(null),
   });
   return (
-    <div className="min-h-screen bg-panel">
-      <TopLine />
-      <main className="mx-auto max-w-6xl px-4 py-5 sm:px-6">
-        <p>
-          <Link href="/drawers" className="inline-flex min-h-10 items-center underline">
-            Back to the Drawers
-          </Link>
-        </p>
-        <h1 className="sr-only">
-          {one.name} and {other.name}
-        </h1>
-        <p className="mb-3 font-serif text-2xl leading-tight" data-testid="finding">
-          {sentence(shared.length, near.length, onlyOne.length, onlyOther.length)}
-        </p>
-        <div className="max-w-sm">
-          <Slider
-            label="near up to"
-            said="How near counts as near, in CIEDE2000"
-            value={within}
-            min={1}
-            max={15}
-            step={0.5}
-            words={`ΔE ${within.toFixed(1)}`}
-            onChange={setWithin}
-          />
-        </div>
-        <div className="mb-5 grid gap-x-8 gap-y-4 md:grid-cols-2">
-          {([one, other] as const).map((library, i) => (
-            <section key={library.id} aria-label={library.name} className="min-w-0">
-              <h2 className="mb-1 font-serif text-xl leading-tight break-words">
-                <Link href={`/drawers/${library.id}`} className="hover:underline">
-                  {library.name}
-                </Link>
-              </h2>
-              <div className="bg-sheet p-2">
-                <Stave
-                  swatches={library.swatches}
-                  scale={settings.scale}
-                  height={150}
-                  label={staveWords(library.swatches)}
-                  marked={pointed(i === 0 ? 'one' : 'other')}
-                />
-              </div>
-            </section>
-          ))}
-        </div>
-        <div className="grid gap-x-8 gap-y-5 md:grid-cols-2">
-          <Pairs
-            title="Shared"
-            about="ΔE 1 and under"
-            pairs={shared}
-            {...{ one, other }}
-            point={point('shared')}
-          />
-          <Pairs
-            title="Near"
-            about={`up to ΔE ${within.toFixed(1)}`}
-            pairs={near}
-            {...{ one, other }}
-            point={point('near')}
-          />
-          <Only
-            title={`Only in ${one.name}`}
-            swatches={onlyOne.map((i) => one.swatches[i])}
-            point={point('onlyOne')}
-          />
-          <Only
-            title={`Only in ${other.name}`}
-            swatches={onlyOther.map((i) => other.swatches[i])}
-            point={point('onlyOther')}
-          />
-        </div>
-      </main>
-    </div>
+    <BackRoom wide>
+      <h1 className="sr-only">
+        {one.name} and {other.name}
+      </h1>
+      <p className="mb-3 font-serif text-2xl leading-tight" data-testid="finding">
+        {sentence(shared.length, near.length, onlyOne.length, onlyOther.length)}
+      </p>
+      <div className="max-w-sm">
+        <Slider
+          label="near up to"
+          said="How near counts as near, in CIEDE2000"
+          value={within}
+          min={1}
+          max={15}
+          step={0.5}
+          words={`ΔE ${within.toFixed(1)}`}
+          onChange={setWithin}
+        />
+      </div>
+      <div className="mb-5 grid gap-x-8 gap-y-4 md:grid-cols-2">
+        {([one, other] as const).map((library, i) => (
+          <section key={library.id} aria-label={library.name} className="min-w-0">
+            <h2 className="mb-1 font-serif text-xl leading-tight break-words">
+              <Link href={`/drawers/${library.id}`} className="hover:underline">
+                {library.name}
+              </Link>
+            </h2>
+            <div className="bg-sheet p-2">
+              <Stave
+                swatches={library.swatches}
+                scale={settings.scale}
+                height={150}
+                label={staveWords(library.swatches)}
+                marked={pointed(i === 0 ? 'one' : 'other')}
+              />
+            </div>
+          </section>
+        ))}
+      </div>
+      <div className="grid gap-x-8 gap-y-5 md:grid-cols-2">
+        <Pairs
+          title="Shared"
+          about="ΔE 1 and under"
+          pairs={shared}
+          {...{ one, other }}
+          point={point('shared')}
+        />
+        <Pairs
+          title="Near"
+          about={`up to ΔE ${within.toFixed(1)}`}
+          pairs={near}
+          {...{ one, other }}
+          point={point('near')}
+        />
+        <Only
+          title={`Only in ${one.name}`}
+          swatches={onlyOne.map((i) => one.swatches[i])}
+          point={point('onlyOne')}
+        />
+        <Only
+          title={`Only in ${other.name}`}
+          swatches={onlyOther.map((i) => other.swatches[i])}
+          point={point('onlyOther')}
+        />
+      </div>
+    </BackRoom>
   );
 }
 
@@ -157,24 +150,14 @@ function Pairs({
         {title}: {pairs.length} <span className="font-normal text-soft">{about}</span>
       </h2>
       <ul>
-        {pairs.map((pair) => {
-          const a = one.swatches[pair.one];
-          const b = other.swatches[pair.other];
-          return (
-            <li key={a.id} className="flex items-center gap-3 border-b py-1.5">
-              <span className="flex h-9 w-24 shrink-0" aria-hidden>
-                <span className="grow" style={{ background: hexFromOklab(a.colour) }} />
-                <span className="grow" style={{ background: hexFromOklab(b.colour) }} />
-              </span>
-              <span className="min-w-0 grow text-[15px] leading-tight">
-                {a.name === b.name ? a.name : `${a.name}; ${b.name}`}
-              </span>
-              <span className="shrink-0 text-sm text-soft tabular-nums">
-                ΔE {pair.apart.toFixed(1)}
-              </span>
-            </li>
-          );
-        })}
+        {pairs.map((pair) => (
+          <PairRow
+            key={pair.one}
+            one={one.swatches[pair.one]}
+            other={other.swatches[pair.other]}
+            apart={pair.apart}
+          />
+        ))}
       </ul>
     </section>
   );

@@ -32,7 +32,10 @@ export function HistoryDialog({ libraryId, onRestore }: Props) {
   const begin = () => {
     setOpen(true);
     setShown(null);
-    call('GET', path, z.array(libraryRevisionSchema)).then(setStates, showFault);
+    call('GET', path, z.array(libraryRevisionSchema)).then(setStates, (error: unknown) => {
+      setOpen(false);
+      showFault(error);
+    });
   };
   const show = (revision: number) =>
     void call('GET', `${path}/${revision}`, libraryContentSchema).then(
@@ -94,21 +97,19 @@ export function HistoryDialog({ libraryId, onRestore }: Props) {
   );
 }
 
-function changeWords({
-  renamed,
-  name,
-  added,
-  removed,
-  changed,
-  size,
-  revision,
-}: LibraryRevision): string {
+function changeWords(state: LibraryRevision): string {
+  const { renamed, name, retold, reordered, added, removed, changed, size, revision } = state;
+  if (revision === 1) return `Made, with ${several(size, 'swatch', 'swatches')}.`;
   const parts = [
     ...(renamed ? [`named “${name}”`] : []),
+    ...(retold ? ['note or tags changed'] : []),
     ...(added > 0 ? [`${several(added, 'swatch', 'swatches')} added`] : []),
     ...(removed > 0 ? [`${several(removed, 'swatch', 'swatches')} taken out`] : []),
     ...(changed > 0 ? [`${several(changed, 'swatch', 'swatches')} changed`] : []),
+    ...(reordered ? ['put in another order'] : []),
   ];
-  if (revision === 1) return `Made, with ${several(size, 'swatch', 'swatches')}.`;
-  return parts.length > 0 ? `${capital(list(parts))}.` : 'Note or tags changed.';
+  // The first that is kept of a library from before its history was.
+  return parts.length > 0
+    ? `${capital(list(parts))}.`
+    : `With ${several(size, 'swatch', 'swatches')}.`;
 }

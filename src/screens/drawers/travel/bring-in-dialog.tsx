@@ -20,13 +20,23 @@ interface Props {
   folderId: string | null;
   onChooseFiles: () => void;
   onDone: (names: string[]) => void;
+  /** Some may be stored, though not all that were to be. */
+  onStored: () => void;
   onClose: () => void;
 }
 
 const ENDINGS = FORMATS.map(({ extension }) => `.${extension}`);
 
 /** What files would become, before anything is stored. */
-export function BringInDialog({ open, files, folderId, onChooseFiles, onDone, onClose }: Props) {
+export function BringInDialog({
+  open,
+  files,
+  folderId,
+  onChooseFiles,
+  onDone,
+  onStored,
+  onClose,
+}: Props) {
   const [pasted, setPasted] = useState('');
   const [storing, setStoring] = useState(false);
   const { waiting, reading } = files;
@@ -35,10 +45,12 @@ export function BringInDialog({ open, files, folderId, onChooseFiles, onDone, on
   const store = async () => {
     setStoring(true);
     try {
-      const names = await bringIn(waiting, folderId);
+      const names = await bringIn(waiting, folderId, files.drop);
       files.drop();
       onDone(names);
     } catch (error) {
+      // What was stored before the fault has left the list.
+      onStored();
       showFault(error);
     } finally {
       setStoring(false);
@@ -116,7 +128,7 @@ export function BringInDialog({ open, files, folderId, onChooseFiles, onDone, on
               ? 'Bringing in …'
               : `Bring in ${several(wanted.length, 'library', 'libraries')}`}
           </Button>
-          <Button weight="quiet" onClick={files.drop}>
+          <Button weight="quiet" onClick={() => files.drop()}>
             Leave them
           </Button>
         </div>

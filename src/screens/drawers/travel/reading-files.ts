@@ -30,7 +30,8 @@ export interface ReadingFiles {
   change: (key: string, part: { wanted?: boolean; content?: LibraryContent }) => void;
   /** Reads a table again with what its columns are said to hold. */
   tell: (key: string, columns: CsvColumns) => Promise<void>;
-  drop: () => void;
+  /** Leaves one out, or all of them. */
+  drop: (key?: string) => void;
 }
 
 /** Files on their way in: read and shown before anything is stored. */
@@ -92,7 +93,7 @@ export function useReadingFiles(): ReadingFiles {
       if (own === telling.current)
         edit((one) => ({ ...one, wanted: again.content !== null, read: saying(again) }));
     },
-    drop: () => setWaiting([]),
+    drop: (key) => setWaiting((all) => (key ? all.filter((one) => one.key !== key) : [])),
   };
 }
 
@@ -104,16 +105,21 @@ function wordsOf(error: unknown): string {
   return error instanceof Error ? error.message : 'It could not be read.';
 }
 
-/** Stores what is wanted of what was read, one after another; answers the names. */
+/**
+ * Stores what is wanted of what was read, one after another, and says which as soon as it is: should the next fail, it is
+ * not stored again. Answers the names.
+ */
 export async function bringIn(
   waiting: readonly Waiting[],
   folderId: string | null,
+  onStored: (key: string) => void,
 ): Promise<string[]> {
   const names: string[] = [];
-  for (const { read, wanted } of waiting) {
+  for (const { key, read, wanted } of waiting) {
     if (!wanted || !read.content) continue;
     const body = { ...read.content, studyId: null, folderId };
     await call('POST', '/api/libraries', savedLibrarySchema, body);
+    onStored(key);
     names.push(read.content.name);
   }
   return names;

@@ -1,7 +1,6 @@
 'use client';
 
 import { useState } from 'react';
-import { hexFromOklab } from '@/core/colour/hex';
 import { mergedLibrary, type Keeping } from '@/study/merged-library';
 import { savedLibrarySchema, type Library } from '@/contracts/library';
 import { call } from '@/ui/api';
@@ -14,6 +13,7 @@ import { useSettings } from '@/ui/settings';
 import { Slider } from '@/ui/slider';
 import { Stave, staveWords } from '@/ui/stave';
 import { capital, several } from '@/ui/words';
+import { PairRow } from './pair-row';
 
 interface Props {
   /** The two that become one; null closes it. */
@@ -104,22 +104,14 @@ function MergeForm({
       <Choice label="Of near-duplicates" value={keeping} options={KEEPING} onChange={setKeeping} />
       {pairs.length > 0 && (
         <ul className="max-h-36 overflow-y-auto border-y" aria-label="Near-duplicates" tabIndex={0}>
-          {pairs.map((near) => {
-            const a = one.swatches[near.one];
-            const b = other.swatches[near.other];
-            return (
-              <li key={a.id} className="flex items-center gap-3 border-b py-1.5 last:border-b-0">
-                <span className="flex h-10 w-24 shrink-0" aria-hidden>
-                  <span className="grow" style={{ background: hexFromOklab(a.colour) }} />
-                  <span className="grow" style={{ background: hexFromOklab(b.colour) }} />
-                </span>
-                <span className="min-w-0 grow truncate">
-                  {a.name === b.name ? a.name : `${a.name} and ${b.name}`}
-                </span>
-                <span className="shrink-0 text-soft tabular-nums">ΔE {near.apart.toFixed(1)}</span>
-              </li>
-            );
-          })}
+          {pairs.map((near) => (
+            <PairRow
+              key={near.one}
+              one={one.swatches[near.one]}
+              other={other.swatches[near.other]}
+              apart={near.apart}
+            />
+          ))}
         </ul>
       )}
       <div className="bg-panel p-2">

@@ -1,0 +1,13 @@
+import { emptyOld } from '../libraries/bin';
+import { copyIfDue } from './copies';
+
+const FIRST_AFTER = 2 * 60_000;
+const EVERY = 60 * 60_000;
+
+/** What is done by itself while the server runs: copies that are due, and letting go of what lay in the bin for long. */
+export function keepHouse(): void {
+  const round = () =>
+    void Promise.all([copyIfDue(), emptyOld()]).catch((error: unknown) => console.error(error));
+  setTimeout(round, FIRST_AFTER).unref();
+  setInterval(round, EVERY).unref();
+}
