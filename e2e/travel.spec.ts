@@ -72,6 +72,31 @@ test('files are looked over before they are brought in: columns told, broken one
   await expect(dialog.getByText('One swatch: sail.')).toBeVisible();
 });
 
+test('when the server fails halfway, what was stored is stored once, and the rest waits', async ({
+  page,
+}) => {
+  await toDrawers(page);
+  await drop(page, 'one.txt', Buffer.from('#102030 first ink'));
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByText('One swatch: first ink.')).toBeVisible();
+  await drop(page, 'two.txt', Buffer.from('#302010 second ink'));
+  await expect(dialog.getByText('One swatch: second ink.')).toBeVisible();
+  let sent = 0;
+  await page.route('**/api/libraries', (route) =>
+    ++sent === 2 ? route.abort() : route.continue(),
+  );
+  await dialog.getByRole('button', { name: 'Bring in two libraries' }).click();
+  await expect(page.getByText('Bold Prism does not answer.')).toBeVisible();
+  await expect(dialog.getByText('One swatch: first ink.')).toHaveCount(0);
+  await dialog.getByRole('button', { name: 'Bring in one library' }).click();
+  await expect(dialog).toHaveCount(0);
+  await expect(names(page).first()).toHaveText('two');
+  const all = (await (await page.request.get(`${app.url}/api/libraries`)).json()) as {
+    name: string;
+  }[];
+  expect(all.filter(({ name }) => name === 'one' || name === 'two')).toHaveLength(2);
+});
+
 test('a library goes out in every format and comes back; several go out as a zip', async ({
   page,
 }) => {

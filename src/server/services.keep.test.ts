@@ -1,4 +1,4 @@
-import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
+import { mkdir, mkdtemp, readdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { buffer } from 'node:stream/consumers';
@@ -241,7 +241,12 @@ function entriesOf(zip: Buffer): Promise<{ name: string; at: number; length: num
 describe('copies', () => {
   it('are made when they are due, found whole, and no more than are wanted', async () => {
     expect(await listCopies()).toEqual([]);
+    // What a killed server left half made goes with the next copy.
+    const copies = path.join(folder, 'copies');
+    await mkdir(copies, { recursive: true });
+    await writeFile(path.join(copies, 'Bold Prism 2026-01-01 00.00.00.zip.part'), 'half');
     const first = await copyIfDue();
+    expect(await readdir(copies)).toEqual([first?.name]);
     expect(first?.size).toBeGreaterThan(1000);
     expect(await copyIfDue()).toBeNull();
     expect(await copyIfDue(new Date(Date.now() + 8 * 86_400_000))).not.toBeNull();
