@@ -7,9 +7,9 @@ import { svgFills } from './svg-fills';
 import { escapeXml, walkXml } from './xml-text';
 
 const OWN = 'bold-prism-library';
-export const CHART_WIDTH = 960;
 const MARGIN = 40;
-const COLUMNS = 4;
+const FEWEST_COLUMNS = 4;
+const CELL_WIDTH = 205;
 const GAP = 20;
 const CHIP_HEIGHT = 96;
 const CELL_HEIGHT = 160;
@@ -43,15 +43,18 @@ export interface Chart {
 }
 
 export function chartOf({ name, swatches }: LibraryFile): Chart {
+  // More columns for more swatches, so that no chart is a ribbon.
+  const columns = Math.max(FEWEST_COLUMNS, Math.ceil(Math.sqrt(swatches.length / 2)));
+  const inner = columns * CELL_WIDTH + (columns - 1) * GAP;
+  const width = CELL_WIDTH;
   const blocks: ChartBlock[] = [];
   const texts: ChartText[] = [
-    { text: name, x: MARGIN, y: 62, size: 34, room: CHART_WIDTH - 2 * MARGIN, face: 'serif' },
+    { text: name, x: MARGIN, y: 62, size: 34, room: inner, face: 'serif' },
   ];
-  const width = (CHART_WIDTH - 2 * MARGIN - (COLUMNS - 1) * GAP) / COLUMNS;
   const lightestFirst = [...swatches].sort((one, other) => other.colour.L - one.colour.L);
   lightestFirst.forEach(({ name: own, colour, share }, i) => {
-    const x = MARGIN + (i % COLUMNS) * (width + GAP);
-    const y = HEAD + Math.floor(i / COLUMNS) * CELL_HEIGHT;
+    const x = MARGIN + (i % columns) * (width + GAP);
+    const y = HEAD + Math.floor(i / columns) * CELL_HEIGHT;
     // Whole units: two blocks that meet between pixels show a seam.
     const grey = Math.round(width * 0.18);
     blocks.push(
@@ -77,8 +80,13 @@ export function chartOf({ name, swatches }: LibraryFile): Chart {
       },
     );
   });
-  const lines = Math.ceil(swatches.length / COLUMNS);
-  return { width: CHART_WIDTH, height: HEAD + lines * CELL_HEIGHT + MARGIN / 2, blocks, texts };
+  const lines = Math.ceil(swatches.length / columns);
+  return {
+    width: inner + 2 * MARGIN,
+    height: HEAD + lines * CELL_HEIGHT + MARGIN / 2,
+    blocks,
+    texts,
+  };
 }
 
 /**

@@ -4,7 +4,7 @@ import type { Oklab } from '../colour/oklab';
 import { csv, readRows, readTable } from './csv';
 import { FormatError, loses, type LibraryFile } from './library-file';
 import { soc } from './soc';
-import { svgChart } from './svg-chart';
+import { chartOf, svgChart } from './svg-chart';
 import { anyLibrary, anyLibraryOf, anyOklab, libraryOf, plain } from './testing';
 
 const hexes = ({ swatches }: LibraryFile) => swatches.map(({ colour }) => hexFromOklab(colour));
@@ -153,6 +153,22 @@ describe('the SVG chart', () => {
       expect.stringMatching(/^#(..)\1\1$/),
       '#101828',
     ]);
+  });
+
+  it('is never a ribbon, however many swatches there are', () => {
+    const colour = oklabFromHex('#123456') as Oklab;
+    const of = (count: number) =>
+      chartOf(
+        libraryOf(
+          'n',
+          Array.from({ length: count }, () => ['s', colour] as const),
+        ),
+      );
+    for (const count of [1, 32, 100, 5000]) {
+      const { width, height } = of(count);
+      expect(height / width).toBeLessThan(2);
+    }
+    expect(of(12).width).toBe(960);
   });
 
   it('is read from any vector picture: attributes, styles, style sheets, gradients, names of colours', () => {

@@ -2,26 +2,36 @@ import sharp from 'sharp';
 import { chartOf } from '@/core/formats/svg-chart';
 import { embedLibrary } from '@/core/formats/png-chart';
 import type { LibraryFile } from '@/core/formats/library-file';
+import { breathe } from '../breathe';
 import { outlineOf } from '../fonts/outlines';
 import { fitted } from '../fonts/runs';
 
-/** Beyond this many pixels of height a chart is drawn at half its size, and no finer. */
-const TALL = 8000;
+/** A chart is drawn at this many pixels to a unit, or so many fewer that it has no more than this many in all. */
+const FINE = 2;
+const MOST_PIXELS = 40e6;
+/** Beyond this many swatches the picture has no room for their names, which it carries all the same. */
+const MOST_NAMED = 1000;
+/** Lines of writing drawn without looking up. */
+const AT_ONCE = 40;
 
-/** The chart of a library as a PNG that carries the library; twice the size of its drawing, where it is not too tall. */
+/** The chart of a library as a PNG that carries the library. */
 export async function drawChart(library: LibraryFile): Promise<Uint8Array> {
   const chart = chartOf(library);
   const blocks = chart.blocks.map(
     ({ x, y, width, height, fill }) =>
       `<rect x="${x}" y="${y}" width="${width}" height="${height}" fill="${fill}"/>`,
   );
-  const texts = chart.texts.map(({ text, x, y, size, room, face }) => {
+  const named = library.swatches.length <= MOST_NAMED;
+  const texts: string[] = [];
+  for (const [i, { text, x, y, size, room, face }] of chart.texts.entries()) {
+    if (!named && i > 0) break;
     const line = fitted(text, face, size, room);
-    return `<path d="${outlineOf(line, face, size, x, y)}" fill="#1a1a1a"/>`;
-  });
-  const scale = chart.height > TALL / 2 ? 1 : 2;
+    texts.push(`<path d="${outlineOf(line, face, size, x, y)}" fill="#1a1a1a"/>`);
+    if (i % AT_ONCE === 0) await breathe();
+  }
+  const scale = Math.min(FINE, Math.sqrt(MOST_PIXELS / (chart.width * chart.height)));
   const drawing = [
-    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${chart.width} ${chart.height}" width="${chart.width * scale}" height="${chart.height * scale}">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${chart.width} ${chart.height}" width="${Math.floor(chart.width * scale)}" height="${Math.floor(chart.height * scale)}">`,
     `<rect width="100%" height="100%" fill="#f4f4f4"/>`,
     ...blocks,
     ...texts,

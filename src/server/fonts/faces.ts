@@ -77,8 +77,23 @@ function open(file: string): Face {
   return face;
 }
 
+const faces: Record<FaceName, Map<number, Face | null>> = {
+  sans: new Map(),
+  bold: new Map(),
+  serif: new Map(),
+  italic: new Map(),
+};
+
 /** The file that draws a sign in a face; null where none of those that ship has it. */
 export function faceOf(codePoint: number, name: FaceName): Face | null {
+  const known = faces[name].get(codePoint);
+  if (known !== undefined) return known;
+  const found = seek(codePoint, name);
+  faces[name].set(codePoint, found);
+  return found;
+}
+
+function seek(codePoint: number, name: FaceName): Face | null {
   for (const [pack, style] of [...STACKS[name], ...FALLBACKS])
     for (const { file, ranges } of slices(pack, style)) {
       if (!ranges.some(([from, to]) => codePoint >= from && codePoint <= to)) continue;

@@ -16,11 +16,26 @@ const bidi = bidiFactory();
 /** What joins or varies the sign before it is drawn with it. */
 const CLINGS = /^[\p{M}\u200c\u200d\ufe0e\ufe0f]$/u;
 
+/** Lines that were parted lately: a line is measured before it is drawn. */
+const lately = new Map<string, Run[]>();
+const MOST_LATELY = 500;
+
+/** One line of text as runs; see `partedRuns`. */
+export function runsOf(line: string, name: FaceName): readonly Run[] {
+  const key = `${name} ${line}`;
+  const known = lately.get(key);
+  if (known) return known;
+  if (lately.size >= MOST_LATELY) lately.clear();
+  const made = partedRuns(line, name);
+  lately.set(key, made);
+  return made;
+}
+
 /**
  * One line of text as runs from left to right: parted where another font has to draw, and in the order in which
  * scripts that run to the left are seen (UAX #9).
  */
-export function runsOf(line: string, name: FaceName): Run[] {
+function partedRuns(line: string, name: FaceName): Run[] {
   const { levels } = bidi.getEmbeddingLevels(line);
   const parts: { text: string; face: Face; level: number }[] = [];
   let at = 0;

@@ -1,7 +1,9 @@
 import { hexFromOklab } from '@/core/colour/hex';
 import fc from 'fast-check';
+import sharp from 'sharp';
 import { FORMATS, TEXT_FORMATS } from '@/core/formats/formats';
 import { loses } from '@/core/formats/library-file';
+import { pngChart } from '@/core/formats/png-chart';
 import { prismJson } from '@/core/formats/prism-json';
 import type { LibraryContent, Swatch } from '@/contracts/library';
 import { LibraryFileError, readLibrary } from '../files/library-bytes';
@@ -186,6 +188,20 @@ describe('what is brought in', () => {
       { numRuns: 300 },
     );
   });
+
+  it('goes out as a picture however large it is, and leaves room for other work', async () => {
+    const large = { ...someLibrary(3, 2000), name: 'Two thousand' };
+    let turns = 0;
+    const ticking = setInterval(() => turns++, 20);
+    const { id: made } = await createLibrary(large, null);
+    const { bytes } = await carryOut(made, pngChart);
+    clearInterval(ticking);
+    const [{ content: read }] = await lookInto('a.png', bytes);
+    expect(read?.swatches.map(bare)).toEqual(large.swatches.map(bare));
+    expect(turns).toBeGreaterThan(2);
+    const { width, height } = await sharp(bytes).metadata();
+    expect(width * height).toBeLessThan(41e6);
+  }, 60_000);
 
   it('takes fifty megabytes of anything in bounded time', async () => {
     const begun = performance.now();

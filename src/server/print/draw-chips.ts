@@ -4,6 +4,7 @@ import type { Oklab } from '@/core/colour/oklab';
 import { valueOfOklab } from '@/core/colour/value';
 import { onScale, type ValueScale } from '@/core/colour/value-scale';
 import { wrapped } from '../fonts/runs';
+import { breathe } from '../breathe';
 import { MM, type Sheet } from './paper';
 import type { Pen } from './pen';
 
@@ -34,7 +35,7 @@ export function cellHeight({ chip, type, recipeLines, noteLines }: Sheet): numbe
  * Swatches in rows, in their order: a chip of true size with its grey beside it, number and name, value, share and hex,
  * the note, and ruled lines for the recipe. `nextPage` answers where the rows go on.
  */
-export function drawChips(
+export async function drawChips(
   pen: Pen,
   swatches: readonly PrintedSwatch[],
   scale: ValueScale,
@@ -42,17 +43,20 @@ export function drawChips(
   top: number,
   bottom: number,
   nextPage: () => number,
-): number {
+): Promise<number> {
   const { chip, type, columns, margin, width } = sheet;
   const cell = (width - 2 * margin - (columns - 1) * GUTTER) / columns;
   const high = cellHeight(sheet);
   let y = top;
-  swatches.forEach((swatch, i) => {
+  for (const [i, swatch] of swatches.entries()) {
     const column = i % columns;
     if (column === 0 && i > 0) y += high;
-    if (column === 0 && y + high > bottom) y = nextPage();
+    if (column === 0 && y + high > bottom) {
+      y = nextPage();
+      await breathe();
+    }
     drawCell(pen, swatch, i + 1, scale, sheet, margin + column * (cell + GUTTER), y, cell);
-  });
+  }
   return swatches.length > 0 ? y + high : y;
 
   function drawCell(

@@ -19,7 +19,7 @@ export function libraryCard(
 ): Promise<Uint8Array> {
   const sheet = SHEETS[paper];
   const { width, height, margin, type, staveHeight } = sheet;
-  return drawPdf(sheet, name, (pen) => {
+  return drawPdf(sheet, name, async (pen) => {
     let page = 1;
     const inner = width - 2 * margin;
     const pictureHigh = picture ? staveHeight * 0.62 : 0;
@@ -59,7 +59,7 @@ export function libraryCard(
       type.small,
     );
     drawFoot(pen, sheet, name, page);
-    drawChips(
+    await drawChips(
       pen,
       swatches,
       scale,

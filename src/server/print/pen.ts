@@ -42,7 +42,7 @@ export function laidOutText({ text, face, level }: Pick<Run, 'text' | 'face' | '
 export async function drawPdf(
   { width, height }: Sheet,
   title: string,
-  draw: (pen: Pen) => void,
+  draw: (pen: Pen) => Promise<void>,
 ): Promise<Uint8Array> {
   const doc = new PDFDocument({
     size: [width, height],
@@ -53,7 +53,7 @@ export async function drawPdf(
     info: { Title: title, Creator: 'Bold Prism', Producer: 'Bold Prism' },
   });
   const whole = buffer(doc as unknown as AsyncIterable<Uint8Array>);
-  draw({
+  await draw({
     write: (line, x, y, { face = 'sans', size, room, soft = false, align = 'left' }) => {
       const cut = fitted(line, face, size, room);
       let across = align === 'right' ? x + room - widthOf(cut, face) * size : x;

@@ -24,7 +24,7 @@ export function studySheet(
   const sheet = SHEETS[paper];
   const { width, height, margin, type, staveHeight } = sheet;
   const { title, maker, source, rights, aims, palette } = document;
-  return drawPdf(sheet, title, (pen) => {
+  return drawPdf(sheet, title, async (pen) => {
     let page = 1;
     const inner = width - 2 * margin;
     let y = margin + type.title * 0.8;
@@ -70,7 +70,7 @@ export function studySheet(
       type.small,
     );
     drawFoot(pen, sheet, title, page);
-    drawChips(
+    await drawChips(
       pen,
       palette.swatches,
       scale,
