@@ -17,7 +17,7 @@ import { develop } from '../src/core/picture/develop';
 import { halved } from '../src/core/picture/halve';
 import type { Picture } from '../src/core/picture/picture';
 import { probe } from '../src/core/picture/probe';
-import { MOST_SQUINT, PLAIN_SQUINT, squint, squinter } from '../src/core/picture/squint';
+import { MAX_SQUINT, DEFAULT_SQUINT, squint, squinter } from '../src/core/picture/squint';
 import { greyPicture, sightOf } from '../src/core/picture/value-map';
 import { encodeWorking, makeWorkingCopy } from '../src/server/pictures/read-picture';
 import { benchDrawers } from './drawers';
@@ -78,13 +78,13 @@ const rowsHalf = rowsOf(half);
 
 const operations: [string, () => unknown][] = [
   ['plain sRGB → OKLab conversion', () => convert(working)],
-  ['squint, the plain one', () => squint(working, PLAIN_SQUINT)],
-  ['squint, the plain one, once the slider has moved', () => again(PLAIN_SQUINT)],
-  ['squint, the most', () => squint(working, MOST_SQUINT)],
-  ['squint, the most, once the slider has moved', () => again(MOST_SQUINT)],
+  ['squint, the plain one', () => squint(working, DEFAULT_SQUINT)],
+  ['squint, the plain one, once the slider has moved', () => again(DEFAULT_SQUINT)],
+  ['squint, the most', () => squint(working, MAX_SQUINT)],
+  ['squint, the most, once the slider has moved', () => again(MAX_SQUINT)],
   [
     'values: whole reading, squint included',
-    () => readValueStudy(working, { zones: 'carried', breaks: 'natural', squint: PLAIN_SQUINT }),
+    () => readValueStudy(working, { zones: 'carried', breaks: 'natural', squint: DEFAULT_SQUINT }),
   ],
   [
     'colours: whole reading, squint included',

@@ -18,7 +18,7 @@ const SIZE = { width: 720, height: 480, noise: 3 };
 const QUALITIES = [50, 70, 85, 95];
 const FOGS = 60;
 const EMPTY = 200;
-const LEAST_SHARE = 0.01;
+const MIN_SHARE = 0.01;
 const PUSHES: Push[] = [
   { ...NO_PUSH, spread: 0.5 },
   { ...NO_PUSH, spread: 0.5, cast: 'local' },
@@ -90,7 +90,7 @@ function compared(truth: Fog, picture: Picture, quality: number) {
   let right = 0;
   let nearly = 0;
   const large = truth.regions.map(({ share }, i) => ({ share, label: i + 1 }));
-  const over = large.filter(({ share }) => share >= LEAST_SHARE);
+  const over = large.filter(({ share }) => share >= MIN_SHARE);
   for (const { label } of over) {
     const listed = colours.filter(
       (_, i) => mostly[i] === label && overlap[i][label] >= 0.5 * sizes[label],
@@ -201,7 +201,7 @@ function moved(before: Picture, after: Picture): number {
 
 /** Mean a and b of the fog and of each true region over 1 %, and the deviation within. */
 function regionMeans({ of, regions }: Fog, picture: Picture) {
-  const labels = [0, ...regions.flatMap(({ share }, i) => (share >= LEAST_SHARE ? [i + 1] : []))];
+  const labels = [0, ...regions.flatMap(({ share }, i) => (share >= MIN_SHARE ? [i + 1] : []))];
   return labels.map((label) => {
     const colours: Oklab[] = [];
     for (let p = 0; p < of.length; p += 5) if (of[p] === label) colours.push(colourAt(picture, p));

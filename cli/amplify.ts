@@ -3,7 +3,7 @@ import { readHidden } from '../src/core/amplify/hidden';
 import { NO_PUSH, type Push } from '../src/core/amplify/push';
 import { pushable, pushableLike, pushInPlace } from '../src/core/amplify/pushed';
 import { hexFromOklab } from '../src/core/colour/hex';
-import { PLAIN_PUSH } from '../src/contracts/hidden';
+import { DEFAULT_PUSH } from '../src/contracts/hidden';
 import { hiddenReportSchema, type HiddenReport } from '../src/contracts/report';
 import { jpegQuality } from '../src/server/pictures/jpeg-quality';
 import { decodeOriginal, encodePng, makeWorkingCopy } from '../src/server/pictures/read-picture';
@@ -15,7 +15,7 @@ export type WayName = (typeof WAY_NAMES)[number];
 /** The quiet colours of a picture's bytes. Throws a ServiceError for one that can't be read. */
 export async function hiddenReport(bytes: Uint8Array): Promise<HiddenReport> {
   const { working } = await makeWorkingCopy(bytes);
-  const { colours } = readHidden(pushable(working, jpegQuality(bytes)), PLAIN_PUSH);
+  const { colours } = readHidden(pushable(working, jpegQuality(bytes)), DEFAULT_PUSH);
   return hiddenReportSchema.parse({
     hidden: colours.map(({ family, place, share, colour, pushed, sureness }) => ({
       family,

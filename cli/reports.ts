@@ -6,7 +6,7 @@ import { valueOfOklab } from '../src/core/colour/value';
 import { CORE_VERSION } from '../src/core/index';
 import { readColourStudy, type ColourStudy } from '../src/core/measure/colour-study';
 import { readValueStudy } from '../src/core/measure/value-study';
-import { PLAIN_SQUINT } from '../src/core/picture/squint';
+import { DEFAULT_SQUINT } from '../src/core/picture/squint';
 import { extractPalette } from '../src/core/palette/extract';
 import type { Lean } from '../src/core/palette/lean';
 import {
@@ -26,7 +26,7 @@ export async function measureReport(bytes: Uint8Array, zones?: number): Promise<
   const study = readValueStudy(working, {
     zones: zones ?? 'carried',
     breaks: 'natural',
-    squint: PLAIN_SQUINT,
+    squint: DEFAULT_SQUINT,
   });
   const colours = readColourStudy(working, {
     zones: { zones: study.values.zones.length, breaks: 'natural' },

@@ -33,7 +33,7 @@ export interface Shot {
   exposure: number;
 }
 
-const MOST_STEPS = 160;
+const MAX_STEPS = 160;
 
 /**
  * Sphere tracing with sun, soft shadow, light from the sky, and air.
@@ -98,7 +98,7 @@ function shade(
 
 function march(fields: readonly Field[], eye: Vector, ray: Vector, reach: number) {
   let far = 0.05;
-  for (let step = 0; step < MOST_STEPS && far < reach; step++) {
+  for (let step = 0; step < MAX_STEPS && far < reach; step++) {
     const x = eye[0] + ray[0] * far;
     const y = eye[1] + ray[1] * far;
     const z = eye[2] + ray[2] * far;

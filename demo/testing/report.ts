@@ -11,7 +11,7 @@ import { readColourStudy } from '../../src/core/measure/colour-study';
 import { readValueStudy } from '../../src/core/measure/value-study';
 import { extractPalette, type ExtractedSwatch } from '../../src/core/palette/extract';
 import type { Picture } from '../../src/core/picture/picture';
-import { PLAIN_SQUINT } from '../../src/core/picture/squint';
+import { DEFAULT_SQUINT } from '../../src/core/picture/squint';
 import { makeWorkingCopy } from '../../src/server/pictures/read-picture';
 import { paint } from '../painter/paint';
 import type { DemoPicture } from '../painter/picture';
@@ -63,7 +63,7 @@ async function holdUp(picture: DemoPicture): Promise<PictureReport> {
   const study = readValueStudy(working, {
     zones: 'carried',
     breaks: 'natural',
-    squint: PLAIN_SQUINT,
+    squint: DEFAULT_SQUINT,
   });
   const { key, range, p5, median, p95 } = study.values;
   const { light, shadow } = study.lightAndShadow;

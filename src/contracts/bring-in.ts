@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
-export const MOST_BYTES = 40 * 1024 * 1024;
-export const MOST_PIXELS = 80_000_000;
+export const MAX_BYTES = 40 * 1024 * 1024;
+export const MAX_PIXELS = 80_000_000;
 
 /** The stages of bringing a picture in, in order, in the words the person reads. */
 export const STAGES = ['sending', 'looking', 'working copy', 'palette', 'keeping'] as const;

@@ -5,8 +5,8 @@ import { strokeSchema } from './strokes';
 
 const fraction = z.number().min(0).max(1);
 const idSchema = z.string().min(1).max(40);
-export const MOST_LOOKS = 24;
-export const MOST_PROTECTED = 100;
+export const MAX_LOOKS = 24;
+export const MAX_PROTECTED_PARTS = 100;
 
 /** How far quiet colours are pushed, each way. */
 export const pushSchema = z.object({
@@ -38,21 +38,21 @@ export const lookSchema = z.object({
 });
 export type Look = z.infer<typeof lookSchema>;
 
-export const PLAIN_PUSH: Push = { lift: 0, quiet: 0, spread: 0.5, cast: 'global' };
+export const DEFAULT_PUSH: Push = { lift: 0, quiet: 0, spread: 0.5, cast: 'global' };
 
 /** What a study does to its quiet colours. */
 export const hiddenSchema = z.object({
   push: pushSchema,
   kept: keptFamiliesSchema,
   /** Parts that a hand keeps from being pushed. */
-  parts: z.array(strokeSchema).max(MOST_PROTECTED),
+  parts: z.array(strokeSchema).max(MAX_PROTECTED_PARTS),
   only: onlySchema,
-  looks: z.array(lookSchema).max(MOST_LOOKS),
+  looks: z.array(lookSchema).max(MAX_LOOKS),
 });
 export type HiddenSettings = z.infer<typeof hiddenSchema>;
 
-export const PLAIN_HIDDEN: HiddenSettings = {
-  push: PLAIN_PUSH,
+export const DEFAULT_HIDDEN: HiddenSettings = {
+  push: DEFAULT_PUSH,
   kept: { wheel: 'painters', families: [] },
   parts: [],
   only: { kind: 'all' },

@@ -5,8 +5,8 @@ import { oklabSchema } from './colour';
 import { libraryCardSchema } from './library';
 
 /** The greatest CIEDE2000 distance that can be asked for: beyond it "near" means nothing. */
-export const MOST_NEAR = 15;
-export const PLAIN_NEAR = 5;
+export const MAX_NEAR = 15;
+export const DEFAULT_NEAR = 5;
 /** Of neutrals, in place of a family's place on the wheel. */
 export const GREY = -1;
 /** Libraries that lie in no folder. */
@@ -19,7 +19,7 @@ export type LibrarySort = (typeof LIBRARY_SORTS)[number];
 export const librarySearchSchema = z.object({
   text: z.string().max(200).default(''),
   near: z
-    .object({ colour: oklabSchema, within: z.number().min(0.5).max(MOST_NEAR) })
+    .object({ colour: oklabSchema, within: z.number().min(0.5).max(MAX_NEAR) })
     .nullable()
     .default(null),
   /** Places on the person's wheel; `GREY` for neutrals. None asks for nothing. */
@@ -48,11 +48,11 @@ export type LibrarySearch = z.infer<typeof librarySearchSchema>;
 export const ALL_LIBRARIES: LibrarySearch = librarySearchSchema.parse({});
 
 /** The most libraries that one answer brings. */
-export const MOST_PAGE = 60;
+export const MAX_PAGE = 60;
 export const searchRequestSchema = z.object({
   search: librarySearchSchema,
   offset: z.number().int().min(0).max(1_000_000),
-  limit: z.number().int().min(1).max(MOST_PAGE),
+  limit: z.number().int().min(1).max(MAX_PAGE),
 });
 
 const countsSchema = z.array(z.object({ of: z.string(), count: z.number().int() }));

@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import { faultSchema } from './bring-in';
-import { keptFamiliesSchema, MOST_PROTECTED, onlySchema, pushSchema } from './hidden';
+import { keptFamiliesSchema, MAX_PROTECTED_PARTS, onlySchema, pushSchema } from './hidden';
 import { strokeSchema } from './strokes';
 import {
   correctionSchema,
   framingSchema,
-  MOST_CORRECTIONS,
+  MAX_CORRECTIONS,
   neutralPointSchema,
   valueSettingsSchema,
 } from './study';
@@ -14,11 +14,11 @@ import {
 export const pushAskedSchema = z.object({
   push: pushSchema,
   kept: keptFamiliesSchema,
-  parts: z.array(strokeSchema).max(MOST_PROTECTED),
+  parts: z.array(strokeSchema).max(MAX_PROTECTED_PARTS),
   only: onlySchema,
   /** What zones and sides are read by; they only matter where `only` says so. */
   values: valueSettingsSchema,
-  corrections: z.array(correctionSchema).max(MOST_CORRECTIONS),
+  corrections: z.array(correctionSchema).max(MAX_CORRECTIONS),
 });
 export type PushAsked = z.infer<typeof pushAskedSchema>;
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 /** The most points that a line or loop drawn by hand is stored with. */
-export const MOST_POINTS = 400;
+export const MAX_POINTS = 400;
 
 /** What a hand drew with a brush or around something; places and radius are of the original. */
 export const strokeSchema = z.object({
@@ -11,6 +11,6 @@ export const strokeSchema = z.object({
   points: z
     .array(z.object({ x: z.number(), y: z.number() }))
     .min(1)
-    .max(MOST_POINTS),
+    .max(MAX_POINTS),
 });
 export type StoredStroke = z.infer<typeof strokeSchema>;

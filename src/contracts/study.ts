@@ -1,15 +1,15 @@
 import { z } from 'zod';
 import { WHEEL_IDS } from '@/core/colour/wheel';
 import { SCHEMES } from '@/core/measure/harmony';
-import { BREAKS, FEWEST_ZONES, MOST_ZONES } from '@/core/measure/zones';
+import { BREAKS, MIN_ZONES, MAX_ZONES } from '@/core/measure/zones';
 import { RULES } from '@/core/palette/derived';
-import { FEWEST_STEPS, MOST_STEPS } from '@/core/palette/ladder';
+import { MIN_STEPS, MAX_STEPS } from '@/core/palette/ladder';
 import { LEANS } from '@/core/palette/lean';
-import { PLAIN_TARGET, ROLES } from '@/core/palette/proportion';
-import { MOST_SQUINT, PLAIN_SQUINT } from '@/core/picture/squint';
+import { DEFAULT_TARGET, ROLES } from '@/core/palette/proportion';
+import { MAX_SQUINT, DEFAULT_SQUINT } from '@/core/picture/squint';
 import { areaSchema, oklabSchema } from './colour';
-import { hiddenSchema, PLAIN_HIDDEN } from './hidden';
-import { MOST_POINTS, strokeSchema } from './strokes';
+import { hiddenSchema, DEFAULT_HIDDEN } from './hidden';
+import { MAX_POINTS, strokeSchema } from './strokes';
 
 export const AIMS = [
   'values',
@@ -22,8 +22,8 @@ export const AIMS = [
 export const KINDS = ['master work', 'photograph', 'own work'] as const;
 export const KEYS = ['low', 'middle', 'high'] as const;
 export const RANGES = ['short', 'medium', 'full'] as const;
-export const MOST_AIMS = 2;
-export const MOST_TRAY = 64;
+export const MAX_AIMS = 2;
+export const MAX_TRAY = 64;
 
 const fraction = z.number().min(0).max(1);
 
@@ -92,7 +92,7 @@ export interface TraySwatch extends LeafSwatch {
 export const traySwatchSchema: z.ZodType<TraySwatch> = leafSwatchSchema.extend({
   parts: z
     .array(z.object({ at: z.number().int().min(0), swatch: z.lazy(() => traySwatchSchema) }))
-    .max(MOST_TRAY)
+    .max(MAX_TRAY)
     .default([]),
 });
 
@@ -103,7 +103,7 @@ export const setSchema = z.discriminatedUnion('kind', [
     kind: z.literal('ladder'),
     colour: oklabSchema,
     settings: z.object({
-      steps: z.number().int().min(FEWEST_STEPS).max(MOST_STEPS),
+      steps: z.number().int().min(MIN_STEPS).max(MAX_STEPS),
       from: munsell,
       to: munsell,
       drift: z.number().min(-60).max(60),
@@ -127,9 +127,9 @@ export const setSchema = z.discriminatedUnion('kind', [
   }),
 ]);
 export type PaletteSet = z.infer<typeof setSchema>;
-export const MOST_SETS = 16;
+export const MAX_SETS = 16;
 
-export const MOST_CORRECTIONS = 200;
+export const MAX_CORRECTIONS = 200;
 
 /** A hand's correction of what is light and what is shadow. */
 export const correctionSchema = strokeSchema.extend({ side: z.enum(['light', 'shadow']) });
@@ -138,15 +138,15 @@ export type StoredCorrection = z.infer<typeof correctionSchema>;
 /** How zones are cut, and the squint they are read through. */
 export const valueSettingsSchema = z
   .object({
-    zones: z.number().int().min(FEWEST_ZONES).max(MOST_ZONES),
+    zones: z.number().int().min(MIN_ZONES).max(MAX_ZONES),
     breaks: z.enum(BREAKS),
     /** What parts zones by hand: Munsell values, from dark to light. */
     thresholds: z
       .array(z.number().min(0).max(10))
-      .max(MOST_ZONES - 1)
+      .max(MAX_ZONES - 1)
       .default([]),
     /** The squint that zones are read through, a share of the diagonal. */
-    squint: z.number().min(0).max(MOST_SQUINT).default(PLAIN_SQUINT),
+    squint: z.number().min(0).max(MAX_SQUINT).default(DEFAULT_SQUINT),
   })
   .refine(({ breaks, thresholds }) => breaks !== 'hand' || thresholds.length > 0, {
     message: 'zones by hand need a threshold',
@@ -164,30 +164,30 @@ export const studyDocumentSchema = z.object({
   source: z.string().max(1000),
   rights: z.string().max(1000),
   kind: z.enum(KINDS).nullable(),
-  aims: z.array(z.string().trim().min(1).max(120)).max(MOST_AIMS),
+  aims: z.array(z.string().trim().min(1).max(120)).max(MAX_AIMS),
   framing: framingSchema,
   neutral: neutralPointSchema.nullable(),
   values: valueSettingsSchema,
   /** Corrections of the split into light and shadow, the later over the earlier. */
   lightAndShadow: z
-    .object({ corrections: z.array(correctionSchema).max(MOST_CORRECTIONS) })
+    .object({ corrections: z.array(correctionSchema).max(MAX_CORRECTIONS) })
     .default({ corrections: [] }),
-  hidden: hiddenSchema.default(PLAIN_HIDDEN),
+  hidden: hiddenSchema.default(DEFAULT_HIDDEN),
   palette: z.object({
     count: z.number().int().min(2).max(16),
-    swatches: z.array(traySwatchSchema).max(MOST_TRAY),
+    swatches: z.array(traySwatchSchema).max(MAX_TRAY),
     /** What extraction looks at most. */
     lean: z.enum(LEANS).default('balanced'),
     /** The loop that extraction looks within, on the original; null looks at all. */
     region: z
       .array(z.object({ x: z.number(), y: z.number() }))
       .min(3)
-      .max(MOST_POINTS)
+      .max(MAX_POINTS)
       .nullable()
       .default(null),
     /** What main, second and accent are to take of the three. */
-    target: z.object({ main: fraction, second: fraction, accent: fraction }).default(PLAIN_TARGET),
-    sets: z.array(setSchema).max(MOST_SETS).default([]),
+    target: z.object({ main: fraction, second: fraction, accent: fraction }).default(DEFAULT_TARGET),
+    sets: z.array(setSchema).max(MAX_SETS).default([]),
   }),
 });
 export type StudyDocument = z.infer<typeof studyDocumentSchema>;
@@ -204,15 +204,15 @@ export function newDocument(title: string): StudyDocument {
     aims: [],
     framing: { angle: 0, crop: null },
     neutral: null,
-    values: { zones: 4, breaks: 'natural', thresholds: [], squint: PLAIN_SQUINT },
+    values: { zones: 4, breaks: 'natural', thresholds: [], squint: DEFAULT_SQUINT },
     lightAndShadow: { corrections: [] },
-    hidden: PLAIN_HIDDEN,
+    hidden: DEFAULT_HIDDEN,
     palette: {
       count: 8,
       swatches: [],
       lean: 'balanced',
       region: null,
-      target: PLAIN_TARGET,
+      target: DEFAULT_TARGET,
       sets: [],
     },
   };

@@ -9,7 +9,7 @@ export const csvColumnsSchema = z.partialRecord(
 );
 
 /** The most of a table's rows that are shown to tell its columns by. */
-export const MOST_SHOWN_ROWS = 6;
+export const MAX_SHOWN_ROWS = 6;
 
 /** What was read from a file, before anything is stored: the library that it would become, or why it can't. */
 export const readFileSchema = z.object({
@@ -28,5 +28,5 @@ export const readFileSchema = z.object({
 export type ReadFile = z.infer<typeof readFileSchema>;
 
 /** The most bytes of one file that is brought in, and of all that a zip unpacks to. */
-export const MOST_FILE_BYTES = 64 * 1024 * 1024;
-export const MOST_ZIPPED_FILES = 500;
+export const MAX_FILE_BYTES = 64 * 1024 * 1024;
+export const MAX_ZIPPED_FILES = 500;

@@ -1,6 +1,6 @@
 import sharp from 'sharp';
 import { oklabFromBytes, type Bytes } from '@/core/colour/hex';
-import { PLAIN_HIDDEN } from '@/contracts/hidden';
+import { DEFAULT_HIDDEN } from '@/contracts/hidden';
 import type { PushOrder } from '@/contracts/push-order';
 import { bringIn } from './pictures/bring-in';
 import { pushOriginal } from './pictures/push-original';
@@ -31,8 +31,8 @@ afterAll(() => end());
 
 const order = (part: Partial<PushOrder['asked']> = {}): PushOrder => ({
   asked: {
-    push: PLAIN_HIDDEN.push,
-    kept: PLAIN_HIDDEN.kept,
+    push: DEFAULT_HIDDEN.push,
+    kept: DEFAULT_HIDDEN.kept,
     parts: [],
     only: { kind: 'all' },
     values: { zones: 4, breaks: 'natural', thresholds: [], squint: 0.01 },

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { anySrgb } from '@/core/testing';
-import { MOST_TRAY, studyDocumentSchema } from '@/contracts/study';
+import { MAX_TRAY, studyDocumentSchema } from '@/contracts/study';
 import {
   addSwatch,
   applyExtraction,
@@ -103,7 +103,7 @@ describe('the tray', () => {
 
   it('says so when it is full', () => {
     const full = withTray(
-      ...Array.from({ length: MOST_TRAY }, (_, i) => swatch(`s${i}`, '#123456')),
+      ...Array.from({ length: MAX_TRAY }, (_, i) => swatch(`s${i}`, '#123456')),
     );
     expect(() => addSwatch(full, swatch('one more', '#000000'))).toThrow(/holds 64/);
   });

@@ -4,7 +4,7 @@ import { paletteNames } from '@/core/colour/name';
 import type { Oklab } from '@/core/colour/oklab';
 import { valueOfOklab } from '@/core/colour/value';
 import type { Extraction } from '@/core/palette/extract';
-import { MOST_TRAY, type StudyDocument, type TraySwatch } from '@/contracts/study';
+import { MAX_TRAY, type StudyDocument, type TraySwatch } from '@/contracts/study';
 
 /** An extracted swatch this near (CIEDE2000) to one it replaces is the same colour to a painter, and keeps its name. */
 const SAME_COLOUR = 5;
@@ -20,11 +20,11 @@ export function staysOnExtraction(swatch: TraySwatch): boolean {
 }
 
 /** What a swatch that is merely a colour has nothing to say of. */
-export const UNTOLD = { role: null, follows: null, components: [], parts: [] };
+export const DEFAULT_SWATCH_FIELDS = { role: null, follows: null, components: [], parts: [] };
 
 /** A swatch that is to be named by the tray; what it has nothing to say of may be left out. */
-export type NewSwatch = Omit<TraySwatch, 'name' | keyof typeof UNTOLD> &
-  Partial<Pick<TraySwatch, keyof typeof UNTOLD>>;
+export type NewSwatch = Omit<TraySwatch, 'name' | keyof typeof DEFAULT_SWATCH_FIELDS> &
+  Partial<Pick<TraySwatch, keyof typeof DEFAULT_SWATCH_FIELDS>>;
 
 export function withSwatches(document: StudyDocument, swatches: TraySwatch[]): StudyDocument {
   return { ...document, palette: { ...document.palette, swatches } };
@@ -65,7 +65,7 @@ export function applyExtraction(
       origin: 'extracted',
       area: areas[staying.length + i],
       spread: null,
-      ...UNTOLD,
+      ...DEFAULT_SWATCH_FIELDS,
       role: heir?.role ?? null,
     };
   });
@@ -107,13 +107,13 @@ export function byValueInto(tray: readonly TraySwatch[], swatch: TraySwatch): Tr
 /** Adds a swatch at its place by value. Throws a RangeError when the tray is full. */
 export function addSwatch(document: StudyDocument, swatch: NewSwatch): StudyDocument {
   const { swatches } = document.palette;
-  if (swatches.length >= MOST_TRAY)
-    throw new RangeError(`The tray holds ${MOST_TRAY} swatches. Delete one to make room.`);
+  if (swatches.length >= MAX_TRAY)
+    throw new RangeError(`The tray holds ${MAX_TRAY} swatches. Delete one to make room.`);
   const [name] = paletteNames(
     [swatch.colour],
     swatches.map((other) => other.name),
   );
-  return withSwatches(document, byValueInto(swatches, { ...UNTOLD, ...swatch, name }));
+  return withSwatches(document, byValueInto(swatches, { ...DEFAULT_SWATCH_FIELDS, ...swatch, name }));
 }
 
 export function editSwatch(

@@ -1,4 +1,4 @@
-import { MOST_LOOKS, MOST_PROTECTED, PLAIN_HIDDEN } from '@/contracts/hidden';
+import { MAX_LOOKS, MAX_PROTECTED_PARTS, DEFAULT_HIDDEN } from '@/contracts/hidden';
 import { newDocument, studyDocumentSchema } from '@/contracts/study';
 import { merge } from '@/ui/sync/merge';
 import {
@@ -21,7 +21,7 @@ const ids = () => {
 describe('what a study does to its quiet colours', () => {
   it('is spread by a half in a new study, and in one from before', () => {
     const { hidden: _, ...old } = plain;
-    expect(studyDocumentSchema.parse(old).hidden).toEqual(PLAIN_HIDDEN);
+    expect(studyDocumentSchema.parse(old).hidden).toEqual(DEFAULT_HIDDEN);
     expect(plain.hidden.push).toEqual({ lift: 0, quiet: 0, spread: 0.5, cast: 'global' });
   });
 
@@ -52,7 +52,7 @@ describe('what a study does to its quiet colours', () => {
     expect(protectNothing(held).hidden).toEqual(plain.hidden);
     const full = {
       ...plain,
-      hidden: { ...plain.hidden, parts: Array.from({ length: MOST_PROTECTED }, () => part) },
+      hidden: { ...plain.hidden, parts: Array.from({ length: MAX_PROTECTED_PARTS }, () => part) },
     };
     expect(() => protectPart(full, part)).toThrow(RangeError);
   });
@@ -60,9 +60,9 @@ describe('what a study does to its quiet colours', () => {
   it('refuses more looks than it keeps, and changes nothing', () => {
     let full = plain;
     const newId = ids();
-    for (let i = 0; i < MOST_LOOKS; i++) full = saveLook(full, `Look ${i}`, newId);
+    for (let i = 0; i < MAX_LOOKS; i++) full = saveLook(full, `Look ${i}`, newId);
     expect(() => saveLook(full, 'One more', newId)).toThrow(/Delete one first/);
-    expect(full.hidden.looks).toHaveLength(MOST_LOOKS);
+    expect(full.hidden.looks).toHaveLength(MAX_LOOKS);
   });
 
   it('is merged whole: half of one push and half of another is neither', () => {

@@ -1,6 +1,6 @@
 import type { Push } from '@/core/amplify/push';
 import type { WheelId } from '@/core/colour/wheel';
-import { MOST_LOOKS, MOST_PROTECTED, type HiddenSettings, type Only } from '@/contracts/hidden';
+import { MAX_LOOKS, MAX_PROTECTED_PARTS, type HiddenSettings, type Only } from '@/contracts/hidden';
 import type { StoredStroke } from '@/contracts/strokes';
 import type { StudyDocument } from '@/contracts/study';
 import type { NewId } from './edits';
@@ -16,8 +16,8 @@ export function withPush(document: StudyDocument, part: Partial<Push>): StudyDoc
 /** Keeps the push as it is now under a name. Throws a RangeError when there are too many. */
 export function saveLook(document: StudyDocument, name: string, newId: NewId): StudyDocument {
   const { looks, push } = document.hidden;
-  if (looks.length >= MOST_LOOKS)
-    throw new RangeError(`A study keeps ${MOST_LOOKS} looks. Delete one first.`);
+  if (looks.length >= MAX_LOOKS)
+    throw new RangeError(`A study keeps ${MAX_LOOKS} looks. Delete one first.`);
   return withHidden(document, { looks: [...looks, { id: newId(), name, push }] });
 }
 
@@ -44,8 +44,8 @@ export function keepFamily(document: StudyDocument, wheel: WheelId, family: numb
 /** Keeps a part as it is. Throws a RangeError when there are too many. */
 export function protectPart(document: StudyDocument, part: StoredStroke): StudyDocument {
   const { parts } = document.hidden;
-  if (parts.length >= MOST_PROTECTED)
-    throw new RangeError(`A study protects ${MOST_PROTECTED} parts. Undo some, or begin anew.`);
+  if (parts.length >= MAX_PROTECTED_PARTS)
+    throw new RangeError(`A study protects ${MAX_PROTECTED_PARTS} parts. Undo some, or begin anew.`);
   return withHidden(document, { parts: [...parts, part] });
 }
 

@@ -1,4 +1,4 @@
-import { MOST_CORRECTIONS, type StoredCorrection, type StudyDocument } from '@/contracts/study';
+import { MAX_CORRECTIONS, type StoredCorrection, type StudyDocument } from '@/contracts/study';
 
 function withCorrections(document: StudyDocument, corrections: StoredCorrection[]): StudyDocument {
   return { ...document, lightAndShadow: { ...document.lightAndShadow, corrections } };
@@ -10,9 +10,9 @@ export function addCorrection(
   correction: StoredCorrection,
 ): StudyDocument {
   const { corrections } = document.lightAndShadow;
-  if (corrections.length >= MOST_CORRECTIONS)
+  if (corrections.length >= MAX_CORRECTIONS)
     throw new RangeError(
-      `A study keeps ${MOST_CORRECTIONS} corrections of its light. Undo some, or begin them anew.`,
+      `A study keeps ${MAX_CORRECTIONS} corrections of its light. Undo some, or begin them anew.`,
     );
   return withCorrections(document, [...corrections, correction]);
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { anySrgb } from '@/core/testing';
-import { MOST_TRAY, studyDocumentSchema } from '@/contracts/study';
+import { MAX_TRAY, studyDocumentSchema } from '@/contracts/study';
 import {
   addEnd,
   addSwatches,
@@ -134,7 +134,7 @@ describe('the tray', () => {
     const several = Array.from({ length: 3 }, (_, i) => ({ ...more, id: `more-${i}` }));
     expect(addSwatches(tray, several).palette.swatches).toHaveLength(6);
     const full = withTray(
-      ...Array.from({ length: MOST_TRAY - 1 }, (_, i) => swatch(`s${i}`, '#123456')),
+      ...Array.from({ length: MAX_TRAY - 1 }, (_, i) => swatch(`s${i}`, '#123456')),
     );
     expect(() => addSwatches(full, several)).toThrow(/no room for 3 more/);
   });

@@ -4,8 +4,8 @@ import { valueOfOklab } from '@/core/colour/value';
 import { PAINTERS_WHEEL, wheelPosition } from '@/core/colour/wheel';
 import { mergedColour } from '@/core/palette/near-duplicates';
 import type { Role } from '@/core/palette/proportion';
-import { MOST_TRAY, type StudyDocument, type TraySwatch } from '@/contracts/study';
-import { addSwatch, byValueInto, UNTOLD, withSwatches, type NewId, type NewSwatch } from './edits';
+import { MAX_TRAY, type StudyDocument, type TraySwatch } from '@/contracts/study';
+import { addSwatch, byValueInto, DEFAULT_SWATCH_FIELDS, withSwatches, type NewId, type NewSwatch } from './edits';
 
 export const ORDERS = ['value', 'family', 'share'] as const;
 export type Order = (typeof ORDERS)[number];
@@ -17,9 +17,9 @@ export function addSwatches(
   document: StudyDocument,
   swatches: readonly NewSwatch[],
 ): StudyDocument {
-  if (document.palette.swatches.length + swatches.length > MOST_TRAY)
+  if (document.palette.swatches.length + swatches.length > MAX_TRAY)
     throw new RangeError(
-      `The tray holds ${MOST_TRAY} swatches; there is no room for ${swatches.length} more. Delete some first.`,
+      `The tray holds ${MAX_TRAY} swatches; there is no room for ${swatches.length} more. Delete some first.`,
     );
   return swatches.reduce(addSwatch, document);
 }
@@ -89,7 +89,7 @@ export function mergeSwatches(document: StudyDocument, ids: Ids, newId: NewId): 
   const largest = members[shares.indexOf(Math.max(...shares))];
   const notes = members.map(({ note }) => note.trim()).filter(Boolean);
   const merged: TraySwatch = {
-    ...UNTOLD,
+    ...DEFAULT_SWATCH_FIELDS,
     id: newId(),
     name: largest.name,
     note: Array.from(new Set(notes)).join('\n').slice(0, 4000),
@@ -119,9 +119,9 @@ export function takeApart(document: StudyDocument, id: string): StudyDocument {
   const { swatches } = document.palette;
   const merged = swatches.find((swatch) => swatch.id === id);
   if (!merged || merged.parts.length === 0) return document;
-  if (swatches.length - 1 + merged.parts.length > MOST_TRAY)
+  if (swatches.length - 1 + merged.parts.length > MAX_TRAY)
     throw new RangeError(
-      `The tray holds ${MOST_TRAY} swatches. Delete some to take this one apart.`,
+      `The tray holds ${MAX_TRAY} swatches. Delete some to take this one apart.`,
     );
   const left = swatches.filter((swatch) => swatch.id !== id);
   return withSwatches(
@@ -140,8 +140,8 @@ export function replaceByComponents(
   const at = swatches.findIndex((swatch) => swatch.id === id);
   const components = swatches[at]?.components ?? [];
   if (components.length < 2) return document;
-  if (swatches.length - 1 + components.length > MOST_TRAY)
-    throw new RangeError(`The tray holds ${MOST_TRAY} swatches. Delete some to make room.`);
+  if (swatches.length - 1 + components.length > MAX_TRAY)
+    throw new RangeError(`The tray holds ${MAX_TRAY} swatches. Delete some to make room.`);
   const whole = swatches[at];
   const names = paletteNames(
     components.map(({ colour }) => colour),
@@ -149,7 +149,7 @@ export function replaceByComponents(
   );
   const fresh = components.map(({ colour }, i): TraySwatch => ({
     ...whole,
-    ...UNTOLD,
+    ...DEFAULT_SWATCH_FIELDS,
     id: newId(),
     name: names[i],
     colour,

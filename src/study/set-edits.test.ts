@@ -1,7 +1,7 @@
 import { oklchFromOklab } from '@/core/colour/oklab';
 import { valueOfOklab } from '@/core/colour/value';
-import { PLAIN_LADDER } from '@/core/palette/ladder';
-import { MOST_TRAY, studyDocumentSchema, type PaletteSet } from '@/contracts/study';
+import { DEFAULT_LADDER } from '@/core/palette/ladder';
+import { MAX_TRAY, studyDocumentSchema, type PaletteSet } from '@/contracts/study';
 import { applyExtraction, staysOnExtraction } from './edits';
 import { mergeSwatches, removeSwatches, takeApart } from './palette-edits';
 import {
@@ -22,7 +22,7 @@ const blues: PaletteSet = {
   id: 'blues',
   kind: 'ladder',
   colour: of('#3b5f9e'),
-  settings: PLAIN_LADDER,
+  settings: DEFAULT_LADDER,
 };
 const triad: PaletteSet = {
   id: 'triad',
@@ -46,7 +46,7 @@ describe('a ladder in the tray', () => {
 
   it('swings as one, and keeps ids, names and notes', () => {
     const before = addSet(tray, blues, newId);
-    const swung = { ...blues, settings: { ...PLAIN_LADDER, swing: 90 } };
+    const swung = { ...blues, settings: { ...DEFAULT_LADDER, swing: 90 } };
     const after = changeSet(before, swung, newId);
     expect(ids(after)).toEqual(ids(before));
     const hue = oklchFromOklab(blues.colour).h + 90;
@@ -59,12 +59,12 @@ describe('a ladder in the tray', () => {
 
   it('grows and shrinks with its steps, and does not bring back what was deleted', () => {
     const before = addSet(tray, blues, newId);
-    const more = changeSet(before, { ...blues, settings: { ...PLAIN_LADDER, steps: 7 } }, newId);
+    const more = changeSet(before, { ...blues, settings: { ...DEFAULT_LADDER, steps: 7 } }, newId);
     expect(linked(more)).toHaveLength(7);
-    const fewer = changeSet(more, { ...blues, settings: { ...PLAIN_LADDER, steps: 3 } }, newId);
+    const fewer = changeSet(more, { ...blues, settings: { ...DEFAULT_LADDER, steps: 3 } }, newId);
     expect(linked(fewer)).toHaveLength(3);
     const without = removeSwatches(fewer, new Set([linked(fewer)[2].id]));
-    const swung = { ...blues, settings: { ...PLAIN_LADDER, steps: 3, swing: 10 } };
+    const swung = { ...blues, settings: { ...DEFAULT_LADDER, steps: 3, swing: 10 } };
     expect(linked(changeSet(without, swung, newId))).toHaveLength(2);
   });
 
@@ -73,7 +73,7 @@ describe('a ladder in the tray', () => {
     const [first] = linked(before);
     const one = unlink(before, first.id);
     expect(linked(one)).toHaveLength(4);
-    const swung = changeSet(one, { ...blues, settings: { ...PLAIN_LADDER, swing: 90 } }, newId);
+    const swung = changeSet(one, { ...blues, settings: { ...DEFAULT_LADDER, swing: 90 } }, newId);
     expect(swung.palette.swatches.find(({ id }) => id === first.id)?.colour).toEqual(first.colour);
     const all = unlinkSet(before, 'blues');
     expect(linked(all)).toEqual([]);
@@ -91,13 +91,13 @@ describe('a ladder in the tray', () => {
     const [one] = merged.palette.swatches.filter(({ parts }) => parts.length > 0);
     const apart = takeApart(merged, one.id);
     expect(apart).toEqual(before);
-    const swung = { ...blues, settings: { ...PLAIN_LADDER, swing: 30 } };
+    const swung = { ...blues, settings: { ...DEFAULT_LADDER, swing: 30 } };
     expect(linked(changeSet(apart, swung, newId))).toHaveLength(5);
   });
 
   it('says when there is no room', () => {
     const full = withTray(
-      ...Array.from({ length: MOST_TRAY - 2 }, (_, i) => swatch(`s${i}`, '#123456')),
+      ...Array.from({ length: MAX_TRAY - 2 }, (_, i) => swatch(`s${i}`, '#123456')),
     );
     expect(() => addSet(full, blues, newId)).toThrow(/holds 64/);
   });
@@ -131,7 +131,7 @@ describe('a derived colour', () => {
     expect(added?.name).toBe(`${parent.name}: shadow`);
     expect(valueOfOklab(added!.colour)).toBeLessThan(valueOfOklab(parent.colour));
     const grand = addDerived(child, { ...rule, rule: 'tint', from: added!.id }, newId);
-    const swung = changeSet(grand, { ...blues, settings: { ...PLAIN_LADDER, swing: 60 } }, newId);
+    const swung = changeSet(grand, { ...blues, settings: { ...DEFAULT_LADDER, swing: 60 } }, newId);
     const colourOf = (document: typeof grand, id: string) =>
       document.palette.swatches.find((one) => one.id === id)?.colour;
     const last = grand.palette.swatches.find(({ id }) => !ids(child).includes(id))!;

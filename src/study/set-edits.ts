@@ -5,14 +5,14 @@ import { buildHarmony } from '@/core/palette/build-harmony';
 import { derived } from '@/core/palette/derived';
 import { ladder } from '@/core/palette/ladder';
 import {
-  MOST_SETS,
-  MOST_TRAY,
+  MAX_SETS,
+  MAX_TRAY,
   type Follows,
   type PaletteSet,
   type StudyDocument,
   type TraySwatch,
 } from '@/contracts/study';
-import { byValueInto, UNTOLD, withSwatches, type NewId } from './edits';
+import { byValueInto, DEFAULT_SWATCH_FIELDS, withSwatches, type NewId } from './edits';
 
 /** The colours of a set as its settings have them. */
 export function coloursOfSet(set: PaletteSet): Oklab[] {
@@ -25,10 +25,10 @@ export function coloursOfSet(set: PaletteSet): Oklab[] {
 export function addSet(document: StudyDocument, set: PaletteSet, newId: NewId): StudyDocument {
   const { sets, swatches } = document.palette;
   const colours = coloursOfSet(set);
-  if (sets.length >= MOST_SETS)
-    throw new RangeError(`A palette has at most ${MOST_SETS} ladders and harmonies.`);
-  if (swatches.length + colours.length > MOST_TRAY)
-    throw new RangeError(`The tray holds ${MOST_TRAY} swatches. Delete some to make room.`);
+  if (sets.length >= MAX_SETS)
+    throw new RangeError(`A palette has at most ${MAX_SETS} ladders and harmonies.`);
+  if (swatches.length + colours.length > MAX_TRAY)
+    throw new RangeError(`The tray holds ${MAX_TRAY} swatches. Delete some to make room.`);
   const next = { ...document, palette: { ...document.palette, sets: [...sets, set] } };
   return withMembers(next, set.id, colours, 0, newId);
 }
@@ -122,7 +122,7 @@ function withMembers(
 
 function built(id: string, name: string, colour: Oklab, follows: Follows): TraySwatch {
   return {
-    ...UNTOLD,
+    ...DEFAULT_SWATCH_FIELDS,
     id,
     name,
     note: '',
@@ -145,8 +145,8 @@ export function addDerived(
   const { swatches } = document.palette;
   const parent = swatches.find(({ id }) => id === rule.from);
   if (!parent) return document;
-  if (swatches.length >= MOST_TRAY)
-    throw new RangeError(`The tray holds ${MOST_TRAY} swatches. Delete one to make room.`);
+  if (swatches.length >= MAX_TRAY)
+    throw new RangeError(`The tray holds ${MAX_TRAY} swatches. Delete one to make room.`);
   const colour = derived(parent.colour, rule.rule, rule, wheelOf(rule.wheel));
   const taken = swatches.map(({ name }) => name);
   const wanted = `${parent.name}: ${rule.rule}`.slice(0, 200);

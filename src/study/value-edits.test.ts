@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import {
-  MOST_CORRECTIONS,
+  MAX_CORRECTIONS,
   newDocument,
   studyDocumentSchema,
   type StoredCorrection,
@@ -75,7 +75,7 @@ describe('corrections of the light', () => {
 
   it('have a limit that is said', () => {
     let full = document;
-    for (let i = 0; i < MOST_CORRECTIONS; i++) full = addCorrection(full, correction(String(i)));
+    for (let i = 0; i < MAX_CORRECTIONS; i++) full = addCorrection(full, correction(String(i)));
     expect(() => addCorrection(full, correction('more'))).toThrow(/keeps 200 corrections/);
   });
 

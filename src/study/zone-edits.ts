@@ -1,4 +1,4 @@
-import { MOST_ZONES } from '@/core/measure/zones';
+import { MAX_ZONES } from '@/core/measure/zones';
 import type { StudyDocument } from '@/contracts/study';
 
 type Values = StudyDocument['values'];
@@ -40,7 +40,7 @@ export function moveThreshold(
 export function withZones(values: Values, zones: number): Values {
   if (values.breaks !== 'hand') return { ...values, zones };
   const thresholds = [...values.thresholds];
-  while (thresholds.length + 1 < Math.min(MOST_ZONES, zones)) {
+  while (thresholds.length + 1 < Math.min(MAX_ZONES, zones)) {
     const bounds = [0, ...thresholds, 10];
     const widths = bounds.slice(1).map((end, i) => end - bounds[i]);
     const widest = widths.indexOf(Math.max(...widths));

@@ -1,7 +1,7 @@
 import { linearFromOklab } from '../colour/oklab';
 import { luminance } from '../colour/srgb';
 
-const MOST_CHROMA = 0.4;
+const MAX_CHROMA = 0.4;
 const STEPS = 14;
 const NEWTON = 3;
 /** Lightness and hue of the table: fine enough that what lies between is within 0.003 of it. */
@@ -44,7 +44,7 @@ function rooms(): Float32Array {
     for (let column = 0; column < COLUMNS; column++) {
       const angle = (column * 2 * Math.PI) / COLUMNS;
       let low = 0;
-      let high = MOST_CHROMA;
+      let high = MAX_CHROMA;
       for (let step = 0; step < STEPS; step++) {
         const C = (low + high) / 2;
         if (isInside(Y, C * Math.cos(angle), C * Math.sin(angle), L)) low = C;

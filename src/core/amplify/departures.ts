@@ -10,7 +10,7 @@ export interface Departure extends Lean {
 }
 
 /** The least that a hidden colour departs from the cast, and in so many standard errors. */
-export const LEAST_DEPARTURE = 0.008;
+export const MIN_DEPARTURE = 0.008;
 const ERRORS = 3;
 /** Neighbouring cells err together: a lossy file smears colour over some of them. */
 const TOGETHER = 4;
@@ -23,7 +23,7 @@ const FADES = 30;
 /** Stronger ones are not hidden: OKLCH chroma. */
 const HIDDEN_BELOW = 0.07;
 /** Smaller regions are left out: a share of the picture. */
-const LEAST_SHARE = 0.005;
+const MIN_SHARE = 0.005;
 /** A region that spreads by more than this share of its departure is many colours, as a pattern is, and not one. */
 const UNEVEN = 0.7;
 /** A cast nearer to grey than this has no hue of its own. */
@@ -59,7 +59,7 @@ export function departuresOf(ground: Ground): Departure[] {
   const map = new Int32Array(of.length).fill(-1);
   regions.forEach(({ cells }, i) => cells.forEach((c) => (map[c] = i)));
   return regions.filter((one) => {
-    if (one.cells.length < LEAST_SHARE * seen) return false;
+    if (one.cells.length < MIN_SHARE * seen) return false;
     if (Math.hypot(...one.away) < one.needed) return false;
     if (spreadOf(ground, one) > UNEVEN * Math.hypot(...one.away)) return false;
     return !couldFade(one, cast, fades) || hasRim(ground, one, map);
@@ -71,7 +71,7 @@ function withNeed({ noise, cast }: Ground, lean: Lean): Departure {
   return {
     ...lean,
     away: [lean.a - cast[0], lean.b - cast[1]],
-    needed: Math.max(LEAST_DEPARTURE, ERRORS * error),
+    needed: Math.max(MIN_DEPARTURE, ERRORS * error),
   };
 }
 

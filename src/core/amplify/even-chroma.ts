@@ -161,7 +161,7 @@ export function smoothChroma(grid: ColourGrid): SmoothChroma {
 
 const NOISE_BINS = 400;
 const NOISE_BIN = 0.0002;
-const LEAST_NOISE = 0.0006;
+const MIN_NOISE = 0.0006;
 
 /** Deviation of a pixel's a or b by band of lightness, from the median difference of pixels a little apart. */
 function pixelNoise({ width, height, data }: Picture): Float64Array {
@@ -197,9 +197,9 @@ function pixelNoise({ width, height, data }: Picture): Float64Array {
     for (let bin = 0; bin < NOISE_BINS; bin++) {
       for (let i = from + bin; i < to; i += NOISE_BINS) sum += counts[i];
       if (2 * sum >= all)
-        return Math.max(LEAST_NOISE, ((bin + 0.5) * NOISE_BIN) / (0.6745 * Math.SQRT2));
+        return Math.max(MIN_NOISE, ((bin + 0.5) * NOISE_BIN) / (0.6745 * Math.SQRT2));
     }
-    return LEAST_NOISE;
+    return MIN_NOISE;
   };
   const whole = deviation(0, counts.length);
   return Float64Array.from({ length: BANDS }, (_, band) => {

@@ -5,7 +5,7 @@ export const GROUND_CELLS = 200;
 /** Bands of lightness that noise is read in: it is stronger in a, b where a picture is dark. */
 const NOISE_BANDS = 6;
 /** The least noise that is believed: what eight bits leave of a flat tone. */
-const LEAST_NOISE = 0.0004;
+const MIN_NOISE = 0.0004;
 /** So many differences tell the noise of a band; fewer borrow all. */
 const ENOUGH = 200;
 /** Cells apart that differences are taken: nearer ones share what a lossy file smeared. */
@@ -65,7 +65,7 @@ function noiseOf({ width, height, oklab, seen }: ColourGrid): Float64Array {
     }
   // The median of the difference of two normal numbers is 0.6745 √2 of their deviation.
   const deviation = (gaps: number[]) =>
-    Math.max(LEAST_NOISE, medianOf(gaps) / (0.6745 * Math.SQRT2));
+    Math.max(MIN_NOISE, medianOf(gaps) / (0.6745 * Math.SQRT2));
   const all = deviation(bands.flat());
   return Float64Array.from(bands, (gaps) => (gaps.length < ENOUGH ? all : deviation(gaps)));
 }

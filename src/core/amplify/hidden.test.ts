@@ -3,7 +3,7 @@ import { oklabFromOklch } from '../colour/oklab';
 import { PAINTERS_WHEEL, SCREEN_WHEEL } from '../colour/wheel';
 import { paintedBy } from '../testing';
 import type { ColourGrid } from '../picture/colour-grid';
-import { MOST_HIDDEN, readHidden } from './hidden';
+import { MAX_HIDDEN, readHidden } from './hidden';
 import { fineLabels, hiddenMapPicture, regionMap, regionOutlines } from './hidden-map';
 import { NO_PUSH } from './push';
 import { pushable } from './pushed';
@@ -56,7 +56,7 @@ describe('hidden colours', () => {
       });
     });
     const { colours, cast } = readHidden(pushable(picture), SPREAD);
-    expect(colours.length).toBeLessThanOrEqual(MOST_HIDDEN);
+    expect(colours.length).toBeLessThanOrEqual(MAX_HIDDEN);
     expect(colours.length).toBeGreaterThan(6);
     expect(Math.hypot(cast[0] - ground.a, cast[1] - ground.b)).toBeLessThan(0.002);
     colours.reduce((last, { sureness, share }) => {

@@ -38,7 +38,7 @@ export interface HiddenReading {
   of: Int16Array;
 }
 
-export const MOST_HIDDEN = 12;
+export const MAX_HIDDEN = 12;
 /** Two of one family nearer than this in a and b, and in lightness, are one colour in two places. */
 const ALIKE = 0.006;
 const ALIKE_LIGHT = 0.1;
@@ -58,7 +58,7 @@ export function readHidden(
   const found = withoutDuplicates(departures(), wheel)
     .map((region) => ({ region, sureness: surenessOf(region) }))
     .sort((x, y) => y.sureness * y.region.cells.length - x.sureness * x.region.cells.length)
-    .slice(0, MOST_HIDDEN);
+    .slice(0, MAX_HIDDEN);
   const of = new Int16Array(grid.seen.length).fill(-1);
   const colours = found.map(({ region, sureness }, i): HiddenColour => {
     for (const c of region.cells) of[c] = i;

@@ -15,7 +15,7 @@ const ONE_LEAN = 0.0045;
 /** And so are those that noise could part: so many standard errors. */
 const ERRORS = 2;
 /** Leans smaller than this share go to the neighbour most like them. */
-const LEAST_SHARE = 0.0015;
+const MIN_SHARE = 0.0015;
 
 /**
  * The ground in leans: cells are joined along their least differences of a and b while the means of
@@ -71,7 +71,7 @@ export function leansOf(ground: Ground): { leans: Lean[]; of: Int32Array } {
 
   let seenCells = 0;
   for (const one of seen) seenCells += one;
-  const least = LEAST_SHARE * seenCells;
+  const least = MIN_SHARE * seenCells;
   for (let turn = 0; turn < 8; turn++) {
     const likest = new Map<number, { to: number; gap: number }>();
     for (let edge = 0; edge < gaps.length; edge++) {

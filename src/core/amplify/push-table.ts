@@ -4,7 +4,7 @@ import type { Pusher } from './push';
 const GREYS = 41;
 const SIDES = 121;
 /** a and b reach this far to either side of grey: all of sRGB. */
-const MOST = 0.33;
+const MAX_AB = 0.33;
 /** How much denser nodes stand about grey than at the ends. */
 const CROWDED = 2.3;
 
@@ -15,13 +15,13 @@ const STEP_A = SIDES;
 /** a or b of a node: dense about grey, where the pushes bend most. */
 const AT = Float64Array.from({ length: SIDES }, (_, i) => {
   const t = (2 * i) / (SIDES - 1) - 1;
-  return (MOST * Math.sinh(CROWDED * t)) / Math.sinh(CROWDED);
+  return (MAX_AB * Math.sinh(CROWDED * t)) / Math.sinh(CROWDED);
 });
 const FINE = 4096;
 /** Position among the nodes by a or b, in fine steps. */
 const POSITION = Float32Array.from({ length: FINE + 1 }, (_, step) => {
-  const x = ((2 * step) / FINE - 1) * MOST;
-  const t = Math.asinh((x / MOST) * Math.sinh(CROWDED)) / CROWDED;
+  const x = ((2 * step) / FINE - 1) * MAX_AB;
+  const t = Math.asinh((x / MAX_AB) * Math.sinh(CROWDED)) / CROWDED;
   return ((t + 1) / 2) * (SIDES - 1);
 });
 
@@ -44,7 +44,7 @@ function greyPosition(grey: number): number {
 }
 
 function positionOf(x: number): number {
-  const step = ((x / MOST + 1) / 2) * FINE;
+  const step = ((x / MAX_AB + 1) / 2) * FINE;
   if (step <= 0) return 0;
   if (step >= FINE) return SIDES - 1;
   const low = step | 0;

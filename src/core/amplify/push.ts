@@ -14,9 +14,9 @@ export type Push = Record<Way, number> & { cast: (typeof CASTS)[number] };
 export const NO_PUSH: Push = { lift: 0, quiet: 0, spread: 0, cast: 'global' };
 
 /** Chroma times this at full strength. */
-const MOST_LIFT = 3;
-const MOST_QUIET = 7;
-const MOST_SPREAD = 6;
+const MAX_LIFT = 3;
+const MAX_QUIET = 7;
+const MAX_SPREAD = 6;
 /** At this chroma the lift of the quiet has fallen to a third. */
 const QUIET = 0.05;
 
@@ -26,7 +26,7 @@ export function isPushed({ lift, quiet, spread }: Push): boolean {
 
 /** What spread adds of a colour's departure from the cast. */
 export function spreadGain({ spread }: Push): number {
-  return (MOST_SPREAD - 1) * spread;
+  return (MAX_SPREAD - 1) * spread;
 }
 
 /** Throws a RangeError for a strength outside 0–1. */
@@ -59,8 +59,8 @@ export type Pusher = (
  */
 export function pusher(push: Push): Pusher {
   const away = spreadGain(push);
-  const liftGain = 1 + (MOST_LIFT - 1) * push.lift;
-  const quietGain = (MOST_QUIET - 1) * push.quiet;
+  const liftGain = 1 + (MAX_LIFT - 1) * push.lift;
+  const quietGain = (MAX_QUIET - 1) * push.quiet;
   return (grey, L, a, b, castA, castB, out, at) => {
     const wantedA = a + away * (a - castA);
     const wantedB = b + away * (b - castB);

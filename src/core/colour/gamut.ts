@@ -2,7 +2,7 @@ import { linearFromOklab, oklabFromOklch, oklchFromOklab, type Oklab } from './o
 
 /** Bytes are 1/255 wide; this slack in linear light is far below half of one. */
 const SLACK = 1e-6;
-const MOST_CHROMA = 0.4;
+const MAX_CHROMA = 0.4;
 
 /** Whether a colour lies within sRGB. */
 export function inGamut(colour: Oklab): boolean {
@@ -14,7 +14,7 @@ export function inGamut(colour: Oklab): boolean {
 
 /** The greatest OKLCH chroma that sRGB holds at a lightness (0–1) and hue (degrees). */
 export function maxChroma(L: number, h: number): number {
-  return L <= 0 || L >= 1 ? 0 : edgeBetween(L, h, 0, MOST_CHROMA);
+  return L <= 0 || L >= 1 ? 0 : edgeBetween(L, h, 0, MAX_CHROMA);
 }
 
 /** The chroma at the edge between one that is inside and one that may not be. */

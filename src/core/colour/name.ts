@@ -19,7 +19,7 @@ export interface ColourName {
 /** A lean under this share of the way to the boundary is not worth a word. */
 const LEAN_WORTH_SAYING = 0.4;
 /** Below this chroma the hue of 8-bit sRGB is rounding, and a grey is plain grey. */
-const PLAIN_GREY = 0.004;
+const DEFAULT_GREY = 0.004;
 
 /** The parts of a colour's name on a wheel. */
 export function nameParts(colour: Oklab, wheel: Wheel = PAINTERS_WHEEL): ColourName {
@@ -30,7 +30,7 @@ export function nameParts(colour: Oklab, wheel: Wheel = PAINTERS_WHEEL): ColourN
   if (C < NEUTRAL_CHROMA) {
     return {
       short: `${value} grey`,
-      leaning: C < PLAIN_GREY ? null : family.name,
+      leaning: C < DEFAULT_GREY ? null : family.name,
       everyday: everydayName(colour),
       family: family.name,
       intensity,

@@ -20,18 +20,18 @@ const SIDE = 360;
 /** Two neighbours within this CIEDE2000 are of one patch; paper grain and JPEG are under it. */
 const SMOOTH = 2.3;
 /** A patch takes at least this share of the picture, and fills this much of its own box. */
-const LEAST_SHARE = 0.0012;
-const LEAST_FULL = 0.82;
+const MIN_SHARE = 0.0012;
+const MIN_FULL = 0.82;
 /** The longest a patch is against its width: longer ones are lines and borders. */
 const LONGEST = 14;
 /** Of a patch's outline, the share beyond which the colour must break off at once, and how far out that is looked at. */
-const LEAST_BROKEN = 0.7;
+const MIN_BROKEN = 0.7;
 const STEP_OUT = 3;
 /** A piece that reaches along this much of the picture's edge is what the card lies on. */
 const EDGE = 0.2;
 /** So much of a patch, at each of its sides, is left out of its colour. */
 const RIM = 0.15;
-const MOST_PATCHES = 2000;
+const MAX_PATCHES = 2000;
 
 /**
  * The even patches of a picture of a swatch card or chart, in reading order: connected samples that part little from
@@ -48,11 +48,11 @@ export function cardPatches(picture: Picture): CardPatch[] {
     const box = boxes[piece];
     const wide = box.right - box.left + 1;
     const high = box.bottom - box.top + 1;
-    const large = size[piece] >= Math.max(9, LEAST_SHARE * area);
-    const full = size[piece] >= LEAST_FULL * wide * high;
+    const large = size[piece] >= Math.max(9, MIN_SHARE * area);
+    const full = size[piece] >= MIN_FULL * wide * high;
     const shapely = Math.max(wide, high) <= LONGEST * Math.min(wide, high);
     if (!large || !full || !shapely || box.edge > EDGE * around) return;
-    if (brokenShare(small, of, piece, box) < LEAST_BROKEN) return;
+    if (brokenShare(small, of, piece, box) < MIN_BROKEN) return;
     patches.push({
       colour: colourWithin(small, of, piece, box),
       x: box.left / small.width,
@@ -61,7 +61,7 @@ export function cardPatches(picture: Picture): CardPatch[] {
       height: high / small.height,
     });
   });
-  return inReadingOrder(patches).slice(0, MOST_PATCHES);
+  return inReadingOrder(patches).slice(0, MAX_PATCHES);
 }
 
 /** The card as a library; its swatches have no names of their own. Throws a FormatError where no patch is found. */

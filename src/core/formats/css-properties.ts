@@ -3,7 +3,7 @@ import { coloursIn } from './colour-text';
 import {
   bareSwatch,
   FormatError,
-  MOST_SWATCHES,
+  MAX_LIBRARY_SWATCHES,
   type FileSwatch,
   type LibraryFormat,
 } from './library-file';
@@ -43,8 +43,8 @@ export const cssProperties: LibraryFormat = {
     for (const [, property, value, comment] of text.matchAll(PROPERTY)) {
       const [found] = coloursIn(value);
       if (!found) continue;
-      if (swatches.length === MOST_SWATCHES)
-        throw new FormatError(1, `there are more than ${MOST_SWATCHES} colours.`);
+      if (swatches.length === MAX_LIBRARY_SWATCHES)
+        throw new FormatError(1, `there are more than ${MAX_LIBRARY_SWATCHES} colours.`);
       const name = unquoted(comment) ?? property.replaceAll('-', ' ');
       swatches.push(bareSwatch(name, found.colour));
     }

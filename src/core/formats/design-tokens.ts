@@ -6,7 +6,7 @@ import {
   ALL_HOLDINGS,
   bareSwatch,
   FormatError,
-  MOST_SWATCHES,
+  MAX_LIBRARY_SWATCHES,
   partsOf,
   swatchPartsSchema,
   type FileSwatch,
@@ -16,7 +16,7 @@ import { slugs } from './slugs';
 
 /** What a token keeps for us besides, under a name of our own as the format asks. */
 const OWN = 'bold-prism';
-const MOST_DEPTH = 40;
+const MAX_DEPTH = 40;
 
 const components = z.tuple([z.number(), z.number(), z.number()]);
 const valueSchema = z.union([
@@ -103,16 +103,16 @@ function collect(
   inherited: unknown,
   into: FileSwatch[],
 ): void {
-  if (path.length > MOST_DEPTH)
+  if (path.length > MAX_DEPTH)
     throw new FormatError(
       json.lineOf(path),
-      `groups lie more than ${MOST_DEPTH} deep in each other.`,
+      `groups lie more than ${MAX_DEPTH} deep in each other.`,
     );
   const type = group.$type ?? inherited;
   if ('$value' in group) {
     if (type !== 'color') return;
-    if (into.length === MOST_SWATCHES)
-      throw new FormatError(json.lineOf(path), `there are more than ${MOST_SWATCHES} colours.`);
+    if (into.length === MAX_LIBRARY_SWATCHES)
+      throw new FormatError(json.lineOf(path), `there are more than ${MAX_LIBRARY_SWATCHES} colours.`);
     const own = ownSwatch.safeParse(extension(group));
     into.push({
       ...bareSwatch(path.join(' '), colourOf(json, group.$value, path, 0)),
@@ -137,7 +137,7 @@ function colourOf(json: JsonText, value: unknown, path: readonly string[], turns
       if (!colour) throw wrong(`“${parsed.data.slice(0, 40)}” is no hex colour.`);
       return colour;
     }
-    if (turns > MOST_DEPTH) throw wrong(`“${alias[1].slice(0, 40)}” refers to itself.`);
+    if (turns > MAX_DEPTH) throw wrong(`“${alias[1].slice(0, 40)}” refers to itself.`);
     const target = alias[1]
       .split('.')
       .reduce<unknown>(

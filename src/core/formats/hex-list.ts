@@ -3,7 +3,7 @@ import { coloursIn } from './colour-text';
 import {
   bareSwatch,
   FormatError,
-  MOST_SWATCHES,
+  MAX_LIBRARY_SWATCHES,
   oneLine,
   type FileSwatch,
   type LibraryFormat,
@@ -28,8 +28,8 @@ export const hexList: LibraryFormat = {
     const lines = text.split(/\r\n|\n|\r/);
     lines.forEach((line, i) => {
       const found = coloursIn(line);
-      if (swatches.length + found.length > MOST_SWATCHES)
-        throw new FormatError(i + 1, `there are more than ${MOST_SWATCHES} colours.`);
+      if (swatches.length + found.length > MAX_LIBRARY_SWATCHES)
+        throw new FormatError(i + 1, `there are more than ${MAX_LIBRARY_SWATCHES} colours.`);
       for (const [k, { colour, end }] of found.entries())
         swatches.push(bareSwatch(nameBeside(line, found, k, end), colour));
     });

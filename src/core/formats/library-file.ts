@@ -93,7 +93,7 @@ export function loses(format: FormatFacts): Holding[] {
 }
 
 /** The most swatches that a file may hold. */
-export const MOST_SWATCHES = 5000;
+export const MAX_LIBRARY_SWATCHES = 5000;
 
 const finite = z.number();
 

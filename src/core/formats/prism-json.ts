@@ -4,7 +4,7 @@ import { readJson } from './json-text';
 import {
   ALL_HOLDINGS,
   FormatError,
-  MOST_SWATCHES,
+  MAX_LIBRARY_SWATCHES,
   partsOf,
   swatchPartsSchema,
   type LibraryFormat,
@@ -27,7 +27,7 @@ const file = z.object({
     name: z.string().max(200),
     note: z.string().max(4000).default(''),
     tags: z.array(z.string().max(60)).max(100).default([]),
-    swatches: z.array(swatch).max(MOST_SWATCHES),
+    swatches: z.array(swatch).max(MAX_LIBRARY_SWATCHES),
   }),
 });
 

@@ -2,7 +2,7 @@ import { hexFromOklab, oklabFromHex } from '../colour/hex';
 import {
   bareSwatch,
   FormatError,
-  MOST_SWATCHES,
+  MAX_LIBRARY_SWATCHES,
   type FileSwatch,
   type LibraryFormat,
 } from './library-file';
@@ -48,8 +48,8 @@ export const soc: LibraryFormat = {
           Object.entries(attributes).find(([own]) => own.replace(/^.*:/, '') === key)?.[1];
         const colour = oklabFromHex(of('color') ?? '');
         if (!colour) throw new FormatError(line, 'a colour here has no hex value.');
-        if (swatches.length === MOST_SWATCHES)
-          throw new FormatError(line, `there are more than ${MOST_SWATCHES} colours.`);
+        if (swatches.length === MAX_LIBRARY_SWATCHES)
+          throw new FormatError(line, `there are more than ${MAX_LIBRARY_SWATCHES} colours.`);
         swatches.push(bareSwatch(of('name') ?? '', colour));
       },
     });

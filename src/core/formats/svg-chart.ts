@@ -8,7 +8,7 @@ import { escapeXml, walkXml } from './xml-text';
 
 const OWN = 'bold-prism-library';
 const MARGIN = 40;
-const FEWEST_COLUMNS = 4;
+const MIN_COLUMNS = 4;
 const CELL_WIDTH = 205;
 const GAP = 20;
 const CHIP_HEIGHT = 96;
@@ -44,7 +44,7 @@ export interface Chart {
 
 export function chartOf({ name, swatches }: LibraryFile): Chart {
   // More columns for more swatches, so that no chart is a ribbon.
-  const columns = Math.max(FEWEST_COLUMNS, Math.ceil(Math.sqrt(swatches.length / 2)));
+  const columns = Math.max(MIN_COLUMNS, Math.ceil(Math.sqrt(swatches.length / 2)));
   const inner = columns * CELL_WIDTH + (columns - 1) * GAP;
   const width = CELL_WIDTH;
   const blocks: ChartBlock[] = [];

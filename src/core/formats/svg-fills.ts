@@ -2,7 +2,7 @@ import names from 'color-name';
 import { hexFromOklab, oklabFromBytes } from '../colour/hex';
 import type { Oklab } from '../colour/oklab';
 import { coloursIn } from './colour-text';
-import { bareSwatch, FormatError, MOST_SWATCHES, type FileSwatch } from './library-file';
+import { bareSwatch, FormatError, MAX_LIBRARY_SWATCHES, type FileSwatch } from './library-file';
 import { walkXml } from './xml-text';
 
 const PAINTS = ['fill', 'stroke', 'stop-color', 'flood-color', 'lighting-color', 'color'];
@@ -23,8 +23,8 @@ export function svgFills(text: string): FileSwatch[] {
     if (!colour) return;
     const key = hexFromOklab(colour);
     if (found.has(key)) return;
-    if (found.size === MOST_SWATCHES)
-      throw new FormatError(line, `there are more than ${MOST_SWATCHES} colours.`);
+    if (found.size === MAX_LIBRARY_SWATCHES)
+      throw new FormatError(line, `there are more than ${MAX_LIBRARY_SWATCHES} colours.`);
     found.set(key, bareSwatch(name, colour));
   };
   const takeStyle = (style: string, name: string, line: number) => {

@@ -1,7 +1,7 @@
 import { FormatError } from './library-file';
 
 /** Beyond this a file is no library: five thousand swatches with their notes take less. */
-export const MOST_TEXT_BYTES = 8 * 1024 * 1024;
+export const MAX_TEXT_BYTES = 8 * 1024 * 1024;
 /** So much of a file is looked at to tell its encoding. */
 const LOOKED_AT = 4096;
 
@@ -11,7 +11,7 @@ const LOOKED_AT = 4096;
  */
 export function textOf(bytes: Uint8Array): string {
   if (bytes.length === 0) throw new FormatError(1, 'the file is empty.');
-  if (bytes.length > MOST_TEXT_BYTES)
+  if (bytes.length > MAX_TEXT_BYTES)
     throw new FormatError(1, 'the file is larger than 8 MB, which no swatch library is.');
   const text = decoded(bytes).replace(/^\uFEFF/, '');
   if (text.includes('\0')) throw new FormatError(1, 'this is no text.');

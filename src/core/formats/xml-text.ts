@@ -14,7 +14,7 @@ interface Taking {
   close?: (element: XmlElement, text: string) => void;
 }
 
-const MOST_DEPTH = 200;
+const MAX_DEPTH = 200;
 
 /**
  * Walks a well-formed XML text. No entity but XML's own five is ever put in, whatever the text defines, nothing is
@@ -28,7 +28,7 @@ export function walkXml(text: string, { open, close }: Taking): void {
     throw wrong(`not XML here (${error.message.replace(/^\d+:\d+:\s*/, '').replace(/\.$/, '')}).`);
   });
   parser.on('opentag', ({ name, attributes }: SaxesTagPlain) => {
-    if (stack.length >= MOST_DEPTH) throw wrong('elements lie too deep in each other.');
+    if (stack.length >= MAX_DEPTH) throw wrong('elements lie too deep in each other.');
     const element = { name, attributes, line: parser.line, depth: stack.length };
     stack.push({ element, text: '' });
     open?.(element);

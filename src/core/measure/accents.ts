@@ -16,8 +16,8 @@ export interface AccentPlace extends Place {
 /** How far above the picture's mean chroma an accent stands. */
 const ABOVE = 0.06;
 /** Larger parts are no accents. */
-const MOST_SHARE = 0.04;
-const MOST_ACCENTS = 5;
+const MAX_SHARE = 0.04;
+const MAX_ACCENTS = 5;
 
 /** The accents of a picture, the strongest first. */
 export function readAccents(grid: ColourGrid): AccentPlace[] {
@@ -49,7 +49,7 @@ export function readAccents(grid: ColourGrid): AccentPlace[] {
         chroma: C,
       };
     })
-    .filter(({ share }) => share <= MOST_SHARE)
+    .filter(({ share }) => share <= MAX_SHARE)
     .sort((one, other) => other.chroma - one.chroma)
-    .slice(0, MOST_ACCENTS);
+    .slice(0, MAX_ACCENTS);
 }

@@ -37,7 +37,7 @@ const REACH = 2;
 /** Steps are evened out over so many stretches to either side: a brush's hair is no edge. */
 const EVENED = 4;
 /** Shorter runs are not drawn. */
-const LEAST_RUN = 4;
+const MIN_RUN = 4;
 
 type Step = Stretch & { step: number };
 
@@ -110,7 +110,7 @@ function described(
     for (let from = 0, to = 0; from < edges.length; from = to) {
       while (to < edges.length && edges[to] === edges[from]) to++;
       counts[edges[from]] += to - from;
-      if (to - from >= LEAST_RUN || to - from === edges.length)
+      if (to - from >= MIN_RUN || to - from === edges.length)
         lines.push({ edge: edges[from], points: curve.slice(from, to + 1).map(onPicture) });
     }
   }

@@ -2,7 +2,7 @@ import { PAINTERS_WHEEL, WHEELS, type Wheel, type WheelId } from '../colour/whee
 import { blocksOf, sampledBlocks } from '../picture/blocks';
 import { colourGrid, type ColourGrid } from '../picture/colour-grid';
 import type { Picture } from '../picture/picture';
-import { PLAIN_SQUINT, squinter } from '../picture/squint';
+import { DEFAULT_SQUINT, squinter } from '../picture/squint';
 import { sightOf, VALUE_BINS, type Sight } from '../picture/value-map';
 import { readAccents, type AccentPlace } from './accents';
 import { readChroma, type ChromaReading } from './chroma';
@@ -86,7 +86,7 @@ export function readKeptColours(
   return { wheelless, wheels: Object.fromEntries(wheels) as KeptColours['wheels'] };
 }
 
-function sourcesOf(picture: Picture, squint = PLAIN_SQUINT): ColourSources {
+function sourcesOf(picture: Picture, squint = DEFAULT_SQUINT): ColourSources {
   const blocks = blocksOf(picture);
   const squinted = squinter(picture, () => blocks)(squint);
   return {

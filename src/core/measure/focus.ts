@@ -37,14 +37,14 @@ export interface FocusReading {
 const SCALES = [0.015, 0.03, 0.06];
 /** Cells along the longer side that contrast is read on. */
 export const FOCUS_CELLS = 160;
-const MOST_PLACES = 5;
+const MAX_PLACES = 5;
 /** Places weaker than this against the strongest are no focus. */
-const LEAST_STRENGTH = 0.45;
+const MIN_STRENGTH = 0.45;
 /** How far places stand apart, as a share of the diagonal. */
 const APART = 0.12;
 /** Under this the contrast around a cell is quiet, against the mean of the picture. */
 const QUIET = 0.4;
-const LEAST_QUIET = 0.03;
+const MIN_QUIET = 0.03;
 
 /**
  * Contrast below which a picture is flat: standard deviations of value (Munsell steps), of OKLCH
@@ -100,11 +100,11 @@ function focalPlaces(
   const { width } = grid;
   const diagonal = Math.hypot(grid.across, grid.down);
   const order = [...busy.keys()]
-    .filter((c) => busy[c] >= LEAST_STRENGTH)
+    .filter((c) => busy[c] >= MIN_STRENGTH)
     .sort((one, other) => busy[other] - busy[one]);
   const found: number[] = [];
   for (const c of order) {
-    if (found.length === MOST_PLACES) break;
+    if (found.length === MAX_PLACES) break;
     const near = found.some(
       (d) =>
         Math.hypot((c % width) - (d % width), Math.floor(c / width) - Math.floor(d / width)) <
@@ -186,9 +186,9 @@ function quietPlaces(grid: ColourGrid, busy: Float32Array): QuietPlace[] {
   const deepest = innermost(Int16Array.from(found.of), grid.width, found.size.length);
   return found.size
     .map((size, i) => ({ ...placeOfCell(grid, deepest[i]), share: size / seen }))
-    .filter(({ share }) => share >= LEAST_QUIET)
+    .filter(({ share }) => share >= MIN_QUIET)
     .sort((one, other) => other.share - one.share)
-    .slice(0, MOST_PLACES);
+    .slice(0, MAX_PLACES);
 }
 
 /** Running sums of: cells, value, value², chroma, chroma², a, b. */

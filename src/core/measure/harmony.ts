@@ -8,7 +8,7 @@ import {
   type Wheel,
 } from '../colour/wheel';
 import { meanColour, type ColourParts } from './colour-parts';
-import { LEAST_COLOURED } from './key-colour';
+import { MIN_COLOURED } from './key-colour';
 
 export const SCHEMES = [
   'monochrome',
@@ -94,7 +94,7 @@ const EMPTY = 0.015;
 const EMPTY_COST = 8;
 const ACCENT_SHARE = 0.03;
 /** Families with less of the picture are not named as outside. */
-const LEAST_OUTSIDE = 0.001;
+const MIN_OUTSIDE = 0.001;
 
 /**
  * Every scheme in its best rotation on a wheel, ranked. A fit is read off the mean distance of the
@@ -115,7 +115,7 @@ export function readHarmony(parts: ColourParts, wheel: Wheel = PAINTERS_WHEEL): 
     if (parts.chroma[part] >= DULL) coloured += parts.share[part];
     all += weight;
   });
-  if (coloured < LEAST_COLOURED) return { fits: [], outside: [], round: round.fill(0), coloured };
+  if (coloured < MIN_COLOURED) return { fits: [], outside: [], round: round.fill(0), coloured };
   const density = round.map((weight) => weight / all);
   const fits = SCHEMES.map((scheme) => bestRotation(scheme, density, wheel)).sort(
     (one, other) => other.fit - one.fit,
@@ -183,7 +183,7 @@ function outsideOf(
     families.set(name, of);
   });
   return [...families]
-    .filter(([, { share }]) => share >= LEAST_OUTSIDE)
+    .filter(([, { share }]) => share >= MIN_OUTSIDE)
     .map(([family, { share, distance, parts: of }]): Outside => {
       const colour = meanColour(parts, (part) => (of.has(part) ? 1 : 0)) as Oklab;
       const isAccent =

@@ -48,17 +48,17 @@ export interface HueReading {
 }
 
 /** A peak lower than this part of the highest, or standing out by less, is none of its own. */
-const LEAST_PEAK = 0.06;
-const LEAST_PROMINENCE = 0.04;
-const LEAST_SHARE = 0.002;
+const MIN_PEAK = 0.06;
+const MIN_PROMINENCE = 0.04;
+const MIN_SHARE = 0.002;
 
 /** Hues with less of the picture than this are no part of what it is in. */
-const LEAST_NAMED = 0.04;
+const MIN_NAMED = 0.04;
 const NEARLY_ALL = 0.94;
 
 /** The dominant hues that one would say a picture is in; none for a picture of greys. */
 export function huesItIsIn({ dominant, neutral }: HueReading): DominantHue[] {
-  return neutral > NEARLY_ALL ? [] : dominant.filter(({ share }) => share >= LEAST_NAMED);
+  return neutral > NEARLY_ALL ? [] : dominant.filter(({ share }) => share >= MIN_NAMED);
 }
 
 /** Which hues there are, how much of each, on a wheel; in the light and in the shadow. */
@@ -108,8 +108,8 @@ export function hueDensity(
 function dominantHues(parts: ColourParts, density: readonly number[], wheel: Wheel): DominantHue[] {
   const highest = Math.max(...density);
   if (highest === 0) return [];
-  const peaks = prominentPeaks(density, LEAST_PROMINENCE * highest).filter(
-    (bin) => density[bin] >= LEAST_PEAK * highest,
+  const peaks = prominentPeaks(density, MIN_PROMINENCE * highest).filter(
+    (bin) => density[bin] >= MIN_PEAK * highest,
   );
   return peaks
     .map((bin, i): DominantHue => {
@@ -140,7 +140,7 @@ function dominantHues(parts: ColourParts, density: readonly number[], wheel: Whe
         colour,
       };
     })
-    .filter(({ share }) => share >= LEAST_SHARE)
+    .filter(({ share }) => share >= MIN_SHARE)
     .sort((one, other) => other.share - one.share);
 }
 

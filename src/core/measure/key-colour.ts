@@ -27,7 +27,7 @@ export interface KeyColour {
 
 const BANDS = 5;
 /** A band with less that is coloured, as a share of the picture, says nothing. */
-const LEAST_BAND = 0.004;
+const MIN_BAND = 0.004;
 /** So much presence has a hue even where it is not, so that one empty band is no end. */
 const FLOOR = 0.0008;
 /** How far from the key's hue a colour still is of it, degrees. */
@@ -42,7 +42,7 @@ const REACH = 24;
 export function readKeyColour(parts: ColourParts, wheel: Wheel = PAINTERS_WHEEL): KeyColour | null {
   const coloured = (part: number) => (parts.chroma[part] >= NEUTRAL_CHROMA ? 1 : 0);
   const area = parts.share.reduce((sum, share, part) => sum + share * coloured(part), 0);
-  if (area < LEAST_COLOURED) return null;
+  if (area < MIN_COLOURED) return null;
   const { edges, bandOf } = valueBands(parts);
   const presence = new Float64Array(HUE_BINS);
   for (let band = 0; band < BANDS; band++) {
@@ -51,7 +51,7 @@ export function readKeyColour(parts: ColourParts, wheel: Wheel = PAINTERS_WHEEL)
       (sum, one, part) => sum + one * inBand(part) * coloured(part),
       0,
     );
-    if (share < LEAST_BAND) continue;
+    if (share < MIN_BAND) continue;
     hueDensity(parts, inBand).forEach((one, bin) => (presence[bin] += Math.log(one + FLOOR)));
   }
   const best = presence.indexOf(Math.max(...presence));
@@ -76,7 +76,7 @@ export function readKeyColour(parts: ColourParts, wheel: Wheel = PAINTERS_WHEEL)
 }
 
 /** Below this share of coloured area a picture is near neutral. */
-export const LEAST_COLOURED = 0.06;
+export const MIN_COLOURED = 0.06;
 
 /** Five bands of value that each hold a fifth of the picture, as nearly as its values allow. */
 function valueBands({ share, value }: ColourParts): { edges: number[]; bandOf: Uint8Array } {

@@ -25,7 +25,7 @@ export interface Masses {
 export const MASS_CELLS = 180;
 
 /** How large a mass has to be to hold its own against a neighbour of another colour. */
-const LEAST_SHARE = 0.004;
+const MIN_SHARE = 0.004;
 /** Neighbours nearer than this in OKLab are one mass. */
 const ONE_COLOUR = 0.032;
 /** A border with less than this across it is no edge, and what it parts is one turn of light … */
@@ -197,12 +197,12 @@ function meetAs(beside: Neighbours, one: number, other: number): void {
 function joinSmall(parts: Parts, beside: Neighbours): void {
   const { part, seen } = parts;
   const small = [...part.entries()]
-    .filter(([, { cells }]) => cells < LEAST_SHARE * seen)
+    .filter(([, { cells }]) => cells < MIN_SHARE * seen)
     .sort(([, one], [, other]) => one.cells - other.cells)
     .map(([root]) => root);
   for (const root of small) {
     const mine = part.get(root);
-    if (!mine || mine.cells >= LEAST_SHARE * seen) continue;
+    if (!mine || mine.cells >= MIN_SHARE * seen) continue;
     const nearest = least([...(beside.get(root)?.keys() ?? [])], (other) =>
       distance(mine, part.get(other) as Part),
     );

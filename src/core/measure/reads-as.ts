@@ -23,12 +23,12 @@ export interface ReadsAs {
 /** Colours stronger than this are not pushed anywhere that matters. */
 const NEAR_NEUTRAL = 0.045;
 /** The push of a tiny neutral of the surround's own value, as a part of the difference. */
-const MOST = 0.4;
+const MAX_PUSH = 0.4;
 /** The share of the picture at which a patch is pushed by a third of that. */
 const LARGE = 0.06;
 /** The difference of value, in Munsell steps, at which it is. */
 const OTHER_VALUE = 2.5;
-const LEAST_PUSH = 0.004;
+const MIN_PUSH = 0.004;
 /** How wide the surround is, in cells of the masses' grid. */
 const RING = 7;
 
@@ -42,7 +42,7 @@ const RING = 7;
 export function readsAs(masses: Masses): ReadsAs[] {
   return masses.masses
     .map((mass, index) => pushed(masses, mass, index))
-    .filter((read): read is ReadsAs => read !== null && read.pushed >= LEAST_PUSH)
+    .filter((read): read is ReadsAs => read !== null && read.pushed >= MIN_PUSH)
     .sort((one, other) => other.pushed - one.pushed);
 }
 
@@ -53,7 +53,7 @@ function pushed(masses: Masses, { share, colour, place }: Mass, index: number): 
   if (!surround) return null;
   const values = (valueOfOklab(colour) - valueOfOklab(surround)) / OTHER_VALUE;
   const push =
-    MOST * Math.exp(-share / LARGE) * Math.exp(-values * values) * (1 - chroma / NEAR_NEUTRAL / 2);
+    MAX_PUSH * Math.exp(-share / LARGE) * Math.exp(-values * values) * (1 - chroma / NEAR_NEUTRAL / 2);
   const reads = toGamut({
     L: colour.L + (push / 4) * (colour.L - surround.L),
     a: colour.a + push * (colour.a - surround.a),

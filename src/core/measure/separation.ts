@@ -44,7 +44,7 @@ export interface Merging {
 /** From this distance in OKLab a, b two colours are plainly different. */
 const OTHER_COLOUR = 0.045;
 /** Borders shorter than this share of all border are no meeting to speak of. */
-const LEAST_BORDER = 0.004;
+const MIN_BORDER = 0.004;
 
 /**
  * Neighbouring masses whose values part by less than `half` (half a step of the person's scale, in
@@ -58,7 +58,7 @@ export function mergingMasses(
 ): Merging[] {
   const stake = ({ one, other, colour }: Merging) => Math.min(one.share, other.share) * colour;
   return borders
-    .filter(({ length }) => length >= LEAST_BORDER)
+    .filter(({ length }) => length >= MIN_BORDER)
     .map(({ one, other, place }): Merging => {
       const [a, b] = [masses[one], masses[other]];
       return {

@@ -2,7 +2,7 @@ import type { Picture } from '../picture/picture';
 import { squint } from '../picture/squint';
 import { sightOf } from '../picture/value-map';
 import { explainedBy } from './thresholds';
-import { FEWEST_ZONES, MOST_ZONES, zoneEdges, zonesOf, type Zone, type ZoneCut } from './zones';
+import { MIN_ZONES, MAX_ZONES, zoneEdges, zonesOf, type Zone, type ZoneCut } from './zones';
 
 export type Key = 'low' | 'middle' | 'high';
 export type ValueRange = 'short' | 'medium' | 'full';
@@ -86,9 +86,9 @@ export function readCounts(
   const median = quantile(counts, 0.5);
   const p5 = quantile(counts, 0.05);
   const p95 = quantile(counts, 0.95);
-  const curve = explainedBy(squinted, MOST_ZONES);
+  const curve = explainedBy(squinted, MAX_ZONES);
   const carried = carriedBy(curve);
-  const zones = settings.zones === 'carried' ? Math.max(FEWEST_ZONES, carried) : settings.zones;
+  const zones = settings.zones === 'carried' ? Math.max(MIN_ZONES, carried) : settings.zones;
   return {
     median,
     p5,

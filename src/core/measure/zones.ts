@@ -17,8 +17,8 @@ import { evenEdges, naturalEdges } from './thresholds';
 export const BREAKS = ['even', 'natural', 'hand'] as const;
 export type Breaks = (typeof BREAKS)[number];
 
-export const FEWEST_ZONES = 2;
-export const MOST_ZONES = 9;
+export const MIN_ZONES = 2;
+export const MAX_ZONES = 9;
 
 /** How the range of value is cut into zones. */
 export interface ZoneCut {
@@ -50,7 +50,7 @@ export interface ZoneBody {
 }
 
 /** From this share of the picture on, a piece of a zone is a mass. */
-export const LEAST_MASS = 0.005;
+export const MIN_MASS = 0.005;
 
 /**
  * Bin edges between the zones of a cut. By hand they stand in order, whatever order the thresholds
@@ -58,8 +58,8 @@ export const LEAST_MASS = 0.005;
  */
 export function zoneEdges(counts: ArrayLike<number>, cut: ZoneCut): number[] {
   const count = cut.breaks === 'hand' ? (cut.thresholds?.length ?? 0) + 1 : cut.zones;
-  if (!Number.isInteger(count) || count < FEWEST_ZONES || count > MOST_ZONES)
-    throw new RangeError(`${count} zones; ${FEWEST_ZONES} to ${MOST_ZONES} can be read`);
+  if (!Number.isInteger(count) || count < MIN_ZONES || count > MAX_ZONES)
+    throw new RangeError(`${count} zones; ${MIN_ZONES} to ${MAX_ZONES} can be read`);
   if (cut.breaks === 'even') return evenEdges(VALUE_BINS, count);
   return cut.breaks === 'natural'
     ? naturalEdges(counts, count)
@@ -120,7 +120,7 @@ export function zoneBodies(sight: Sight, edges: readonly number[]): ZoneBody[] {
   found.size.forEach((size, piece) => {
     const body = bodies[found.entry[piece]];
     const share = size / seen;
-    if (share > LEAST_MASS) body.masses++;
+    if (share > MIN_MASS) body.masses++;
     body.largest = Math.max(body.largest, share);
   });
   return bodies;

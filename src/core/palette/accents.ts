@@ -2,17 +2,17 @@ import { oklabDistance, type Oklab } from '../colour/oklab';
 import type { Cells } from './cells';
 
 /** What makes an accent: how much there is of it, how far its chroma stands out, how far it is from all that is larger. */
-const LEAST_SHARE = 0.0025;
-const MOST_SHARE = 0.034;
+const MIN_SHARE = 0.0025;
+const MAX_SHARE = 0.034;
 const STANDS_OUT = 0.05;
 const APART = 0.075;
 /** Accents that are nearer to each other than this are one: a red in its light and its shade. */
-const OF_ONE_ACCENT = 0.1;
+const ACCENT_RADIUS = 0.1;
 /** Colours this near to a heavier one are of one lot with it, in OKLab. */
-const OF_ONE_LOT = 0.06;
+const CLUSTER_RADIUS = 0.06;
 /** Lots of less than this are edges and grain: nothing is near to them. */
-const LEAST_LOT = 0.001;
-const MOST_ACCENTS = 6;
+const MIN_CLUSTER_SHARE = 0.001;
+const MAX_ACCENTS = 6;
 
 export interface Accent {
   colour: Oklab;
@@ -42,24 +42,24 @@ export function findAccents(cells: Cells): Accent[] {
   const apart = (lot: Lot, others: readonly Lot[]) =>
     Math.min(1, ...others.map((other) => oklabDistance(lot.colour, other.colour)));
 
-  return joined(lots.filter((lot) => lot.share <= MOST_SHARE && standsOut(lot)))
+  return joined(lots.filter((lot) => lot.share <= MAX_SHARE && standsOut(lot)))
     .map((lot) => ({
       ...lot,
       apart: apart(
         lot,
-        larger(lot).filter((other) => other.share > MOST_SHARE || !standsOut(other)),
+        larger(lot).filter((other) => other.share > MAX_SHARE || !standsOut(other)),
       ),
     }))
-    .filter((lot) => lot.share >= LEAST_SHARE && lot.share <= MOST_SHARE && lot.apart >= APART)
+    .filter((lot) => lot.share >= MIN_SHARE && lot.share <= MAX_SHARE && lot.apart >= APART)
     .sort((one, other) => worth(other) - worth(one))
-    .slice(0, MOST_ACCENTS);
+    .slice(0, MAX_ACCENTS);
 }
 
 /** Lots that are near to each other as one accent. */
 function joined(lots: readonly Lot[]): Lot[] {
   const groups: Lot[] = [];
   for (const lot of [...lots].sort((one, other) => other.share - one.share)) {
-    const at = groups.findIndex((group) => oklabDistance(group.colour, lot.colour) < OF_ONE_ACCENT);
+    const at = groups.findIndex((group) => oklabDistance(group.colour, lot.colour) < ACCENT_RADIUS);
     if (at < 0) groups.push(lot);
     else groups[at] = meanOf(groups[at], lot);
   }
@@ -94,7 +94,7 @@ function lotsOf({ share, oklab }: Cells): Lot[] {
     for (let c = 0; c < 3; c++) lot.sum[c] += share[k] * oklab[k * 3 + c];
   }
   return lots
-    .filter((lot) => lot.share >= LEAST_LOT)
+    .filter((lot) => lot.share >= MIN_CLUSTER_SHARE)
     .map(({ share: of, sum: [L, a, b] }) => ({
       share: of,
       colour: { L: L / of, a: a / of, b: b / of },
@@ -105,5 +105,5 @@ function near(oklab: Float64Array, one: number, other: number): boolean {
   const L = oklab[one * 3] - oklab[other * 3];
   const a = oklab[one * 3 + 1] - oklab[other * 3 + 1];
   const b = oklab[one * 3 + 2] - oklab[other * 3 + 2];
-  return L * L + a * a + b * b < OF_ONE_LOT ** 2;
+  return L * L + a * a + b * b < CLUSTER_RADIUS ** 2;
 }

@@ -11,7 +11,7 @@ import {
   buildHarmony,
   evenValues,
   OFFSETS,
-  PLAIN_INTENSITY,
+  DEFAULT_INTENSITY,
   schemeFamilies,
 } from './build-harmony';
 
@@ -19,7 +19,7 @@ const of = (hex: string) => oklabFromHex(hex) as Oklab;
 const plan = (scheme: (typeof SCHEMES)[number]) => ({
   scheme,
   values: evenValues(OFFSETS[scheme].length),
-  intensity: PLAIN_INTENSITY,
+  intensity: DEFAULT_INTENSITY,
   turn: 0,
   turns: [],
 });

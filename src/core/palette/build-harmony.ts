@@ -29,7 +29,7 @@ export interface HarmonySettings {
 }
 
 /** Colours that one can use: never at full strength by themselves. */
-export const PLAIN_INTENSITY = 0.45;
+export const DEFAULT_INTENSITY = 0.45;
 
 /** Hues of the screen's wheel are sought among colours of this share of the most there is. */
 const SOUGHT_AT = 0.6;

@@ -36,7 +36,7 @@ export interface DerivedSettings {
   warmth: number;
 }
 
-export const PLAIN_DERIVED: DerivedSettings = { amount: 0.5, warmth: 0.5 };
+export const DEFAULT_DERIVED: DerivedSettings = { amount: 0.5, warmth: 0.5 };
 
 const WARM = 55;
 const MIDDLE = 5;

@@ -11,8 +11,8 @@ import { leanWeights, type Lean } from './lean';
 import { homes } from './place';
 import { labAt, tonesOf } from './tones';
 
-export const FEWEST_SWATCHES = 2;
-export const MOST_SWATCHES = 16;
+export const MIN_SWATCHES = 2;
+export const MAX_SWATCHES = 16;
 
 export interface ExtractedSwatch {
   colour: Oklab;
@@ -48,9 +48,9 @@ export function extractPalette(
   picture: Picture,
   { count, keep = [], lean = 'balanced', within }: ExtractionSettings,
 ): Extraction {
-  if (!Number.isInteger(count) || count < FEWEST_SWATCHES || count > MOST_SWATCHES)
+  if (!Number.isInteger(count) || count < MIN_SWATCHES || count > MAX_SWATCHES)
     throw new RangeError(
-      `${count} colours; ${FEWEST_SWATCHES} to ${MOST_SWATCHES} can be extracted`,
+      `${count} colours; ${MIN_SWATCHES} to ${MAX_SWATCHES} can be extracted`,
     );
   const all = colourCells(picture);
   const cells = within ? colourCells(picture, within) : all;

@@ -4,7 +4,7 @@ import { oklabFromOklch, oklchFromOklab } from '../colour/oklab';
 import { temperature } from '../colour/temperature';
 import { valueOfOklab } from '../colour/value';
 import { anySrgb } from '../testing';
-import { ladder, PLAIN_LADDER, turnedTo } from './ladder';
+import { ladder, DEFAULT_LADDER, turnedTo } from './ladder';
 
 const settings = fc.record({
   steps: fc.integer({ min: 3, max: 11 }),
@@ -33,16 +33,16 @@ describe('a ladder', () => {
 
   it('keeps its hue without a drift, and all of it swings as one', () => {
     const blue = oklabFromOklch({ L: 0.5, C: 0.12, h: 255 });
-    for (const tone of ladder(blue, PLAIN_LADDER))
+    for (const tone of ladder(blue, DEFAULT_LADDER))
       expect(oklchFromOklab(tone).h).toBeCloseTo(255, 3);
-    for (const tone of ladder(blue, { ...PLAIN_LADDER, swing: 40 }))
+    for (const tone of ladder(blue, { ...DEFAULT_LADDER, swing: 40 }))
       expect(oklchFromOklab(tone).h).toBeCloseTo(295, 3);
   });
 
   it('has warm lights and cool darks with a drift, and the reverse with a negative one', () => {
     const red = oklabFromOklch({ L: 0.55, C: 0.1, h: 10 });
     const warmth = (drift: number) => {
-      const tones = ladder(red, { ...PLAIN_LADDER, drift, steps: 7 });
+      const tones = ladder(red, { ...DEFAULT_LADDER, drift, steps: 7 });
       const hues = tones.map((tone) => oklchFromOklab(tone).h);
       return [hues[0], hues[6]].map((hue) =>
         temperature(oklabFromOklch({ L: 0.5, C: 0.1, h: hue })),
@@ -56,17 +56,17 @@ describe('a ladder', () => {
 
   it('goes grey with its intensity, and duller toward the ends with a taper', () => {
     const green = oklabFromOklch({ L: 0.6, C: 0.12, h: 145 });
-    for (const { a, b } of ladder(green, { ...PLAIN_LADDER, intensity: 0 }))
+    for (const { a, b } of ladder(green, { ...DEFAULT_LADDER, intensity: 0 }))
       expect(Math.hypot(a, b)).toBeLessThan(1e-9);
     const chroma = (taper: number) =>
-      ladder(green, { ...PLAIN_LADDER, taper }).map(({ a, b }) => Math.hypot(a, b));
+      ladder(green, { ...DEFAULT_LADDER, taper }).map(({ a, b }) => Math.hypot(a, b));
     expect(chroma(1)[0]).toBeLessThan(chroma(0)[0] / 4);
     expect(chroma(1)[2]).toBeCloseTo(chroma(0)[2], 6);
   });
 
   it('refuses fewer than 3 and more than 11 steps', () => {
     for (const steps of [2, 12, 4.5])
-      expect(() => ladder({ L: 0.5, a: 0, b: 0 }, { ...PLAIN_LADDER, steps })).toThrow(RangeError);
+      expect(() => ladder({ L: 0.5, a: 0, b: 0 }, { ...DEFAULT_LADDER, steps })).toThrow(RangeError);
   });
 
   it('turns hues the short way and never past the pole', () => {

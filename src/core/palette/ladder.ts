@@ -3,8 +3,8 @@ import { maxChroma } from '../colour/gamut';
 import { oklchFromOklab, type Oklab } from '../colour/oklab';
 import { valueOfOklab } from '../colour/value';
 
-export const FEWEST_STEPS = 3;
-export const MOST_STEPS = 11;
+export const MIN_STEPS = 3;
+export const MAX_STEPS = 11;
 
 export interface LadderSettings {
   /** 3 to 11 tones. */
@@ -22,7 +22,7 @@ export interface LadderSettings {
   taper: number;
 }
 
-export const PLAIN_LADDER: LadderSettings = {
+export const DEFAULT_LADDER: LadderSettings = {
   steps: 5,
   from: 2,
   to: 9,
@@ -43,8 +43,8 @@ const DRIFT_OVER = 5;
  */
 export function ladder(colour: Oklab, settings: LadderSettings): Oklab[] {
   const { steps, from, to, drift, swing, intensity, taper } = settings;
-  if (!Number.isInteger(steps) || steps < FEWEST_STEPS || steps > MOST_STEPS)
-    throw new RangeError(`${steps} steps; a ladder has ${FEWEST_STEPS} to ${MOST_STEPS}`);
+  if (!Number.isInteger(steps) || steps < MIN_STEPS || steps > MAX_STEPS)
+    throw new RangeError(`${steps} steps; a ladder has ${MIN_STEPS} to ${MAX_STEPS}`);
   const { L, C, h } = oklchFromOklab(colour);
   const most = maxChroma(L, h);
   const strength = most > 0 ? Math.min(1, C / most) * intensity : 0;

@@ -10,9 +10,9 @@ import { labAt, tonesOf } from './tones';
 
 /** From this CIEDE2000 on a palette fails a colour: nobody would take the one for the other. */
 export const FAILS = 6;
-const MOST_MISSING = 4;
+const MAX_MISSING = 4;
 /** Less of the picture than this is not worth a swatch. */
-const LEAST_MISSING = 0.002;
+const MIN_MISSING = 0.002;
 
 export interface Missing {
   colour: Oklab;
@@ -39,11 +39,11 @@ export function readFit(picture: Picture, colours: readonly Oklab[]): Fit {
   const { difference, mean } = assign(asTones(cells), centresOf(colours, colours.length));
   const weights = cells.share.map((share, k) => (difference[k] > FAILS ? share : 0));
   const failed = weights.reduce((sum, weight) => sum + weight, 0);
-  if (failed < LEAST_MISSING) return { mean, failed, missing: [] };
+  if (failed < MIN_MISSING) return { mean, failed, missing: [] };
 
   const tones = tonesOf(cells, weights);
   let grown = null;
-  for (const settled of growing(tones, [], MOST_MISSING, { accents: [], cost: () => 0 }))
+  for (const settled of growing(tones, [], MAX_MISSING, { accents: [], cost: () => 0 }))
     grown = settled;
   const centres = grown?.centres;
   if (!centres) return { mean, failed, missing: [] };
@@ -67,7 +67,7 @@ export function readFit(picture: Picture, colours: readonly Oklab[]): Fit {
     mean,
     failed,
     missing: missing
-      .filter(({ share }) => share >= LEAST_MISSING)
+      .filter(({ share }) => share >= MIN_MISSING)
       .sort((one, other) => other.share - one.share),
   };
 }

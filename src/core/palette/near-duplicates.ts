@@ -3,9 +3,9 @@ import { labFromOklab } from '../colour/cielab';
 import type { Oklab } from '../colour/oklab';
 
 /** Colours of a palette nearer than this, in CIEDE2000, are one to most painters. */
-export const PLAIN_LIKENESS = 5;
-export const LEAST_LIKENESS = 1;
-export const MOST_LIKENESS = 15;
+export const DEFAULT_DUPLICATE_THRESHOLD = 5;
+export const MIN_DUPLICATE_THRESHOLD = 1;
+export const MAX_DUPLICATE_THRESHOLD = 15;
 
 /** Differences that are equal but for rounding are equal. */
 const SAME = 1e-9;

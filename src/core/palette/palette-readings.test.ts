@@ -8,7 +8,7 @@ import { failureMap, readFit } from './missing';
 import {
   heaviness,
   PARTS,
-  PLAIN_TARGET,
+  DEFAULT_TARGET,
   readProportion,
   suggestedRoles,
   withTarget,
@@ -109,7 +109,7 @@ describe('proportion', () => {
     expect(heaviness(of('#c03028'))).toBeGreaterThan(heaviness(of('#7d6562')));
     const { weights } = readProportion(
       [weighed('#ffffff', 0.5), weighed('#101010', 0.5)],
-      PLAIN_TARGET,
+      DEFAULT_TARGET,
     );
     expect(weights[1]).toBeGreaterThan(0.65);
     expect(weights[0] + weights[1]).toBeCloseTo(1, 12);
@@ -123,7 +123,7 @@ describe('proportion', () => {
         weighed('#c03028', 0.05, 'accent'),
         weighed('#f0f0f0', 0.15, 'light'),
       ],
-      PLAIN_TARGET,
+      DEFAULT_TARGET,
     );
     parts.forEach(({ share }, i) => expect(share).toBeCloseTo([0.4, 0.4, 0.05][i] / 0.85, 9));
     expect(parts.map(({ target }) => target)).toEqual([0.6, 0.3, 0.1]);
@@ -134,7 +134,7 @@ describe('proportion', () => {
       fc.property(
         fc.array(fc.tuple(fc.constantFrom(...PARTS), fc.double({ min: -1, max: 2, noNaN: true }))),
         (moves) => {
-          const target = moves.reduce((was, [part, to]) => withTarget(was, part, to), PLAIN_TARGET);
+          const target = moves.reduce((was, [part, to]) => withTarget(was, part, to), DEFAULT_TARGET);
           expect(target.main + target.second + target.accent).toBeCloseTo(1, 9);
           for (const part of PARTS) expect(target[part]).toBeGreaterThan(0);
         },

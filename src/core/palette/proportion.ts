@@ -9,7 +9,7 @@ export type Part = (typeof PARTS)[number];
 
 /** What main, second and accent are to take of what the three of them take: together 1. */
 export type Target = Record<Part, number>;
-export const PLAIN_TARGET: Target = { main: 0.6, second: 0.3, accent: 0.1 };
+export const DEFAULT_TARGET: Target = { main: 0.6, second: 0.3, accent: 0.1 };
 
 export interface Weighed {
   colour: Oklab;

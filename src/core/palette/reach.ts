@@ -9,10 +9,10 @@ import { asTones, cellMap, colourCells } from './cells';
 import { centresOf } from './centres';
 import { labAt, tonesOf, type Tones } from './tones';
 
-export const FEWEST_LIMITED = 3;
-export const MOST_LIMITED = 8;
+export const MIN_LIMITED = 3;
+export const MAX_LIMITED = 8;
 /** As many parts of one colour go to one part of another. */
-const MOST_PARTS = 32;
+const MAX_PARTS = 32;
 const WHITE: Oklab = { L: 0.985, a: 0, b: 0.004 };
 /** No paint swallows all light. */
 const DARKEST = 0.003;
@@ -39,9 +39,9 @@ export interface Reach {
  * Physik 12, 1931.
  */
 export function readReach(picture: Picture, colours: readonly Oklab[], wheel: Wheel): Reach {
-  if (colours.length < FEWEST_LIMITED || colours.length > MOST_LIMITED)
+  if (colours.length < MIN_LIMITED || colours.length > MAX_LIMITED)
     throw new RangeError(
-      `${colours.length} colours; a limited palette has ${FEWEST_LIMITED} to ${MOST_LIMITED}`,
+      `${colours.length} colours; a limited palette has ${MIN_LIMITED} to ${MAX_LIMITED}`,
     );
   const mixes = allMixes([...colours, WHITE]);
   const cells = colourCells(picture);
@@ -107,10 +107,10 @@ export function allMixes(colours: readonly Oklab[]): Oklab[] {
   return mixes;
 }
 
-/** All parts of so many colours that are powers of two up to `MOST_PARTS`, one of them being 1. */
+/** All parts of so many colours that are powers of two up to `MAX_PARTS`, one of them being 1. */
 function partsOf(count: number): number[][] {
   const powers: number[] = [];
-  for (let part = 1; part <= MOST_PARTS; part *= 2) powers.push(part);
+  for (let part = 1; part <= MAX_PARTS; part *= 2) powers.push(part);
   let all: number[][] = [[]];
   for (let n = 0; n < count; n++)
     all = all.flatMap((parts) => powers.map((part) => [...parts, part]));

@@ -44,7 +44,7 @@ const STRAY = 14;
 /** A difference at which nothing is left of two palettes' likeness. */
 const UNLIKE = 25;
 /** A family with less of the palette than this is not one of its families. */
-const LEAST_FAMILY = 0.02;
+const MIN_FAMILY = 0.02;
 
 /**
  * How consistently palettes hold together: for each swatch how far (CIEDE2000) the nearest one of
@@ -133,7 +133,7 @@ function familiesOf(
     shares.set(index, (shares.get(index) ?? 0) + weights[i]);
   });
   return Array.from(shares)
-    .filter(([, share]) => share >= LEAST_FAMILY)
+    .filter(([, share]) => share >= MIN_FAMILY)
     .map(([index]) => index)
     .sort((a, b) => a - b);
 }

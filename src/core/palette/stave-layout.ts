@@ -3,11 +3,11 @@ export interface StaveColumn {
   left: number;
   /** The room it takes, never under `least`. */
   width: number;
-  /** The width of its block: exactly proportional to its share, down to `BLOCK_LEAST`. */
+  /** The width of its block: exactly proportional to its share, down to `MIN_BLOCK`. */
   block: number;
 }
 
-const BLOCK_LEAST = 4;
+const MIN_BLOCK = 4;
 
 /**
  * Lays swatches side by side, each as wide as its share of the picture but never under `least`, so
@@ -44,7 +44,7 @@ export function layStave(
     const column = {
       left,
       width: narrow.has(i) ? floor : part * unit,
-      block: Math.min(Math.max(BLOCK_LEAST, part * unit), narrow.has(i) ? floor : part * unit),
+      block: Math.min(Math.max(MIN_BLOCK, part * unit), narrow.has(i) ? floor : part * unit),
     };
     left += column.width;
     return column;

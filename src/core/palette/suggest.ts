@@ -1,7 +1,7 @@
 import type { Oklab } from '../colour/oklab';
 import type { Picture } from '../picture/picture';
 import { colourCells } from './cells';
-import { FEWEST_SWATCHES, MOST_SWATCHES } from './extract';
+import { MIN_SWATCHES, MAX_SWATCHES } from './extract';
 import { growing } from './grow';
 import { leanWeights } from './lean';
 import { tonesOf } from './tones';
@@ -23,7 +23,7 @@ export function suggestCount(picture: Picture, keep: readonly Oklab[] = []): Cou
   const cells = colourCells(picture);
   const tones = tonesOf(cells, leanWeights(cells, 'area'));
   const means: number[] = [];
-  for (const { owners, centres } of growing(tones, keep, MOST_SWATCHES, {
+  for (const { owners, centres } of growing(tones, keep, MAX_SWATCHES, {
     accents: [],
     cost: () => 0,
   }))
@@ -33,7 +33,7 @@ export function suggestCount(picture: Picture, keep: readonly Oklab[] = []): Cou
 
 /** The least count after which no colour more helps, up to the last of two in a row that do not. */
 export function whereItStops(means: readonly (number | undefined)[]): number {
-  for (let count = FEWEST_SWATCHES; count < means.length; count++) {
+  for (let count = MIN_SWATCHES; count < means.length; count++) {
     const mean = means[count - 1];
     if (mean === undefined) continue;
     if (mean < UNSEEN) return count;
@@ -46,5 +46,5 @@ export function whereItStops(means: readonly (number | undefined)[]): number {
     });
     if (!helps) return count;
   }
-  return Math.max(FEWEST_SWATCHES, means.length);
+  return Math.max(MIN_SWATCHES, means.length);
 }

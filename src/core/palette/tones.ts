@@ -13,7 +13,7 @@ export interface Tones {
 }
 
 /** More tones than this are gathered: a search costs as many steps as there are tones. */
-const MOST_TONES = 1400;
+const MAX_SAMPLES = 1400;
 const FIRST_STEP = 1.2;
 
 /**
@@ -27,7 +27,7 @@ export function tonesOf(cells: Cells, weights: Float64Array): Tones {
   seen.forEach((k, i) => din.set(cells.din.subarray(k * 3, k * 3 + 3), i * 3));
   let groups = Int32Array.from(seen.keys());
   let count = seen.length;
-  for (let step = FIRST_STEP; count > MOST_TONES; step *= 1.2) {
+  for (let step = FIRST_STEP; count > MAX_SAMPLES; step *= 1.2) {
     const known = new Map<number, number>();
     groups = groups.map((_, i) => {
       const key =

@@ -11,13 +11,13 @@ export interface Component {
   share: number;
 }
 
-const MOST = 4;
+const MAX_CLUSTERS = 4;
 /** Adding a colour has to take this part of what is left unexplained. */
 const WORTH = 0.35;
 /** Under this mean square distance (OKLab) an area is one colour. */
 const ONE_COLOUR = 0.012 ** 2;
 /** Colours with less of the area are not of its making. */
-const LEAST_SHARE = 0.04;
+const MIN_SHARE = 0.04;
 const ROUNDS = 12;
 
 /**
@@ -35,9 +35,9 @@ export function components(picture: Picture, place: Place, radius: number): Comp
     writeOklab(r, g, b, colours, k * 3);
   });
   let best = cluster(colours, 1);
-  for (let k = 2; k <= MOST && best.error > ONE_COLOUR; k++) {
+  for (let k = 2; k <= MAX_CLUSTERS && best.error > ONE_COLOUR; k++) {
     const next = cluster(colours, k);
-    const isSmall = next.found.some(({ share }) => share < LEAST_SHARE);
+    const isSmall = next.found.some(({ share }) => share < MIN_SHARE);
     if (isSmall || next.error > best.error * (1 - WORTH)) break;
     best = next;
   }

@@ -16,7 +16,7 @@ export interface Probe {
 }
 
 /** More pixels than this say nothing new about an average; a regular subset is read instead. */
-const MOST_PIXELS = 4000;
+const MAX_PIXELS = 4000;
 
 /**
  * Where in a picture's data the pixels are whose centres lie within `radius` of a place, a regular
@@ -29,7 +29,7 @@ export function pixelsWithin(picture: Picture, place: Place, radius: number): nu
   const cx = place.x * width;
   const cy = place.y * height;
   const reach = radius * Math.hypot(width, height);
-  const stride = Math.max(1, Math.ceil(Math.sqrt((Math.PI * reach * reach) / MOST_PIXELS)));
+  const stride = Math.max(1, Math.ceil(Math.sqrt((Math.PI * reach * reach) / MAX_PIXELS)));
   const found: number[] = [];
   const top = Math.max(0, Math.ceil(cy - reach - 0.5));
   const bottom = Math.min(height - 1, Math.floor(cy + reach - 0.5));

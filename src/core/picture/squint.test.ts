@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { anyPicture, greyOf, paintedBy } from '../testing';
 import type { Picture } from './picture';
-import { MOST_SQUINT, squint } from './squint';
+import { MAX_SQUINT, squint } from './squint';
 import { valueMap, valueOfBin } from './value-map';
 
 /** Reads values off a picture whose map is made once. */
@@ -29,7 +29,7 @@ describe('the squint', () => {
   it('leaves the picture alone at nothing, and refuses more than it can', () => {
     const picture = paintedBy(40, 30, (x) => greyOf(x / 5));
     expect(squint(picture, 0)).toBe(picture);
-    for (const radius of [-0.01, MOST_SQUINT + 0.001, NaN])
+    for (const radius of [-0.01, MAX_SQUINT + 0.001, NaN])
       expect(() => squint(picture, radius)).toThrow(RangeError);
   });
 
@@ -69,7 +69,7 @@ describe('the squint', () => {
           const [r, g, b, alpha] = small.data.subarray(at, at + 4);
           return [r, g, b, alpha];
         });
-        const radius = MOST_SQUINT * part;
+        const radius = MAX_SQUINT * part;
         const out = squint(picture, radius);
         const before = valueMap(picture);
         const after = valueMap(out);

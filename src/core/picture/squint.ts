@@ -5,9 +5,9 @@ import type { Picture } from './picture';
 import { hundredthsOf, NOTHING } from './value-map';
 
 /** The most that a person squints: a radius of 5 % of the diagonal. */
-export const MOST_SQUINT = 0.05;
+export const MAX_SQUINT = 0.05;
 /** The squint that zones are read at when nobody says otherwise: grain and brushwork merge, shapes stay. */
-export const PLAIN_SQUINT = 0.008;
+export const DEFAULT_SQUINT = 0.008;
 
 /** Cells of the small picture that a radius spans: enough for a quadrant's variance to mean something. */
 const CELLS_A_RADIUS = 4;
@@ -45,9 +45,9 @@ export function squinter(
   const diagonal = Math.hypot(picture.width, picture.height);
   let prepared: { values: Uint16Array; blocks: Blocks } | null = null;
   return (radius) => {
-    if (!(radius >= 0 && radius <= MOST_SQUINT))
+    if (!(radius >= 0 && radius <= MAX_SQUINT))
       throw new RangeError(
-        `a squint of ${radius}; 0 to ${MOST_SQUINT} of the diagonal can be made`,
+        `a squint of ${radius}; 0 to ${MAX_SQUINT} of the diagonal can be made`,
       );
     const pixels = radius * diagonal;
     if (pixels < 1) return picture;
@@ -156,11 +156,11 @@ function steadied(grid: Grid, reach: number): Grid {
 }
 
 /** So small a weight that it counts only where there is no other. */
-const LEAST = 1e-4;
+const MIN_WEIGHT = 1e-4;
 /** A pixel's likeness to a cell by the hundredths that their values are apart. */
 const LIKENESS = Float32Array.from(
   { length: 1001 },
-  (_, hundredths) => Math.exp(-((hundredths / 100 / REACH) ** 2)) + LEAST,
+  (_, hundredths) => Math.exp(-((hundredths / 100 / REACH) ** 2)) + MIN_WEIGHT,
 );
 
 /** Along one side, between which two cells each pixel lies and how far on: `first` + `share`. */
@@ -218,10 +218,10 @@ function layBack({ width, height }: Picture, values: Uint16Array, grid: Grid): P
           let wd = fx * fy * LIKENESS[Math.abs(vd - own)];
           if (!all) {
             // The only cell that is seen may be one that would weigh nothing.
-            wa = sa * (wa + LEAST);
-            wb = sb * (wb + LEAST);
-            wc = sc * (wc + LEAST);
-            wd = sd * (wd + LEAST);
+            wa = sa * (wa + MIN_WEIGHT);
+            wb = sb * (wb + MIN_WEIGHT);
+            wc = sc * (wc + MIN_WEIGHT);
+            wd = sd * (wd + MIN_WEIGHT);
           }
           const part = ENCODE_STEPS / (wa + wb + wc + wd);
           const i = p * 4;

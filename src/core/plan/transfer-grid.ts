@@ -4,8 +4,8 @@ export type TransferGrid =
   | { kind: 'thirds' }
   | { kind: 'squares'; /** Squares along the shorter side, 2 to 20. */ short: number };
 
-export const FEWEST_SQUARES = 2;
-export const MOST_SQUARES = 20;
+export const MIN_SQUARES = 2;
+export const MAX_SQUARES = 20;
 
 export interface GridLines {
   /** Where lines stand, in fractions of the width and of the height. */
@@ -25,8 +25,8 @@ export function gridLines(grid: TransferGrid, aspect: number): GridLines {
   if (grid.kind === 'thirds')
     return { vertical: [1 / 3, 2 / 3], horizontal: [1 / 3, 2 / 3], labels: [] };
   const { short } = grid;
-  if (!Number.isInteger(short) || short < FEWEST_SQUARES || short > MOST_SQUARES)
-    throw new RangeError(`${short} squares; ${FEWEST_SQUARES} to ${MOST_SQUARES} can be drawn`);
+  if (!Number.isInteger(short) || short < MIN_SQUARES || short > MAX_SQUARES)
+    throw new RangeError(`${short} squares; ${MIN_SQUARES} to ${MAX_SQUARES} can be drawn`);
   const across = aspect >= 1 ? short * aspect : short;
   const down = aspect >= 1 ? short : short / aspect;
   return {

@@ -5,7 +5,7 @@ import { touched } from './desk-store';
 import {
   BUILDS,
   CRAFTS,
-  FIRST_VIEW,
+  DEFAULT_VIEW,
   FIT_LOOKS,
   QUESTS,
   SIGHTS,
@@ -62,14 +62,14 @@ describe('the view in the address', () => {
     fc.assert(
       fc.property(anyView, (view) => {
         const back = viewFrom(new URLSearchParams(queryOf(view)));
-        const { lens, wipe, zoneLook, pair } = FIRST_VIEW;
+        const { lens, wipe, zoneLook, pair } = DEFAULT_VIEW;
         const fits = view.step === 'palette' && view.craft === 'fit';
         const wipes = fits || view.step === 'hidden';
         const onlyInValues =
           view.step === 'values' ? {} : { lens, wipe: wipes ? view.wipe : wipe, zoneLook, pair };
-        const { quest, sight } = FIRST_VIEW;
+        const { quest, sight } = DEFAULT_VIEW;
         const onlyInHidden = view.step === 'hidden' ? {} : { quest, sight };
-        const { craft, build, fitLook, takeFrom, takeParts } = FIRST_VIEW;
+        const { craft, build, fitLook, takeFrom, takeParts } = DEFAULT_VIEW;
         const onlyInPalette =
           view.step !== 'palette'
             ? { craft, build, fitLook, takeFrom, takeParts }
@@ -80,7 +80,7 @@ describe('the view in the address', () => {
         expect(back).toEqual({ ...view, ...onlyInValues, ...onlyInHidden, ...onlyInPalette });
       }),
     );
-    expect(queryOf(FIRST_VIEW)).toBe('');
+    expect(queryOf(DEFAULT_VIEW)).toBe('');
   });
 
   it('opens each topic with its own lens and refuses another’s', () => {
@@ -95,7 +95,7 @@ describe('the view in the address', () => {
 
   it('makes sense of nonsense', () => {
     const view = viewFrom(new URLSearchParams('step=fly&lens=x&wipe=NaN&zoom=-4&centre=1&at=1,2'));
-    expect(view).toEqual(FIRST_VIEW);
+    expect(view).toEqual(DEFAULT_VIEW);
   });
 });
 

@@ -1,5 +1,5 @@
 import simplify from 'simplify-js';
-import { MOST_POINTS } from '@/contracts/strokes';
+import { MAX_POINTS } from '@/contracts/strokes';
 import type { Point } from './desk-store';
 
 /** How far a kept line may lie from the drawn one, in fractions of the picture. */
@@ -9,7 +9,7 @@ const LOOSE = 0.0012;
 export function fewEnough(points: Point[]): Point[] {
   for (let loose = LOOSE; ; loose *= 2) {
     const simple = simplify(points, loose, true);
-    if (simple.length <= MOST_POINTS) return simple;
+    if (simple.length <= MAX_POINTS) return simple;
   }
 }
 

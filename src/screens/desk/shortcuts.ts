@@ -1,7 +1,7 @@
 import type { PointerEvent } from 'react';
 import { typing } from '@/ui/typing';
 import type { DeskState, DeskStore } from './desk-store';
-import { MOST_ZOOM } from './view';
+import { MAX_ZOOM } from './view';
 
 interface Shortcut {
   keys: string;
@@ -21,7 +21,7 @@ const letter = (key: string) => (event: KeyboardEvent) =>
   !event.ctrlKey && !event.metaKey && !event.altKey && event.key.toLowerCase() === key;
 
 const zoom = (factor: number) => (state: DeskState) =>
-  state.look({ zoom: Math.min(MOST_ZOOM, Math.max(1, state.view.zoom * factor)) });
+  state.look({ zoom: Math.min(MAX_ZOOM, Math.max(1, state.view.zoom * factor)) });
 const step = (to: DeskState['view']['step']) => (state: DeskState) => {
   state.look({ step: to });
   state.set({ tool: 'look', hovered: null, pinned: null });

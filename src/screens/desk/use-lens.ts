@@ -1,6 +1,6 @@
 'use client';
 
-import { FEWEST_LIMITED, MOST_LIMITED } from '@/core/palette/reach';
+import { MIN_LIMITED, MAX_LIMITED } from '@/core/palette/reach';
 import type { StudyDocument } from '@/contracts/study';
 import type { DrawnLine } from '@/workers/browser/value-calls';
 import { useSettings } from '@/ui/settings';
@@ -9,7 +9,7 @@ import { useDesk, useDocument, type Focus } from './desk-store';
 import { usePushAsked } from './push-asked';
 import { useDrawn, useMeasured } from './use-drawn';
 
-const isLimit = (count: number) => count >= FEWEST_LIMITED && count <= MOST_LIMITED;
+const isLimit = (count: number) => count >= MIN_LIMITED && count <= MAX_LIMITED;
 
 const zonesKey = ({ zones, breaks, thresholds, squint }: StudyDocument['values']) =>
   JSON.stringify([zones, breaks, thresholds, squint]);

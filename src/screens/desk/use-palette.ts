@@ -4,7 +4,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { Push } from '@/core/amplify/push';
 import type { Oklab } from '@/core/colour/oklab';
-import { nearestOf, PLAIN_LIKENESS } from '@/core/palette/near-duplicates';
+import { nearestOf, DEFAULT_DUPLICATE_THRESHOLD } from '@/core/palette/near-duplicates';
 import type { StudyDocument } from '@/contracts/study';
 import { showFault, say } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
@@ -93,7 +93,7 @@ export function usePalette() {
       );
       if (!change((was) => addSwatch(was, swatch))) return;
       store.getState().set({ selected: swatch.id, chosen: [] });
-      if (nearest && nearest.difference < PLAIN_LIKENESS)
+      if (nearest && nearest.difference < DEFAULT_DUPLICATE_THRESHOLD)
         askAboutTwo(swatch.id, before[nearest.index], nearest.difference);
     };
 

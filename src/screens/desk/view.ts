@@ -85,7 +85,7 @@ export interface View {
   at: { x: number; y: number; radius: number } | null;
 }
 
-export const FIRST_VIEW: View = {
+export const DEFAULT_VIEW: View = {
   step: 'look',
   topic: 'zones',
   lens: 'greys',
@@ -107,33 +107,33 @@ export const FIRST_VIEW: View = {
   at: null,
 };
 
-export const MOST_ZOOM = 16;
+export const MAX_ZOOM = 16;
 
 /** Reads an address; whatever is missing or makes no sense is as at first. */
 export function viewFrom(query: URLSearchParams): View {
-  const zoom = number(query.get('zoom'), 1, MOST_ZOOM) ?? 1;
+  const zoom = number(query.get('zoom'), 1, MAX_ZOOM) ?? 1;
   const [x, y] = numbers(query.get('centre'), 2) ?? [0.5, 0.5];
   const at = numbers(query.get('at'), 3);
-  const topic = oneOf(TOPICS, query.get('topic')) ?? FIRST_VIEW.topic;
+  const topic = oneOf(TOPICS, query.get('topic')) ?? DEFAULT_VIEW.topic;
   return {
-    step: oneOf(STEPS, query.get('step')) ?? FIRST_VIEW.step,
+    step: oneOf(STEPS, query.get('step')) ?? DEFAULT_VIEW.step,
     topic,
     lens: oneOf(LENSES_OF[topic], query.get('lens')) ?? FIRST_LENS[topic],
-    zoneLook: oneOf(ZONE_LOOKS, query.get('as')) ?? FIRST_VIEW.zoneLook,
-    aspect: oneOf(ASPECTS, query.get('aspect')) ?? FIRST_VIEW.aspect,
+    zoneLook: oneOf(ZONE_LOOKS, query.get('as')) ?? DEFAULT_VIEW.zoneLook,
+    aspect: oneOf(ASPECTS, query.get('aspect')) ?? DEFAULT_VIEW.aspect,
     warmthMap: query.get('warmth') === 'map',
-    quest: oneOf(QUESTS, query.get('quest')) ?? FIRST_VIEW.quest,
-    sight: oneOf(SIGHTS, query.get('sight')) ?? FIRST_VIEW.sight,
-    craft: oneOf(CRAFTS, query.get('craft')) ?? FIRST_VIEW.craft,
-    build: oneOf(BUILDS, query.get('build')) ?? FIRST_VIEW.build,
-    fitLook: oneOf(FIT_LOOKS, query.get('fit')) ?? FIRST_VIEW.fitLook,
-    takeFrom: oneOf(TAKE_FROM, query.get('from')) ?? FIRST_VIEW.takeFrom,
+    quest: oneOf(QUESTS, query.get('quest')) ?? DEFAULT_VIEW.quest,
+    sight: oneOf(SIGHTS, query.get('sight')) ?? DEFAULT_VIEW.sight,
+    craft: oneOf(CRAFTS, query.get('craft')) ?? DEFAULT_VIEW.craft,
+    build: oneOf(BUILDS, query.get('build')) ?? DEFAULT_VIEW.build,
+    fitLook: oneOf(FIT_LOOKS, query.get('fit')) ?? DEFAULT_VIEW.fitLook,
+    takeFrom: oneOf(TAKE_FROM, query.get('from')) ?? DEFAULT_VIEW.takeFrom,
     takeParts: query.get('pick') === 'parts',
     asked: pairFrom(query.getAll('asked'))[0] ?? null,
     pair: pairFrom(query.getAll('place')),
     wipe: number(query.get('wipe'), 0, 1),
     zoom,
-    centre: zoom === 1 ? FIRST_VIEW.centre : { x, y },
+    centre: zoom === 1 ? DEFAULT_VIEW.centre : { x, y },
     at: at && { x: at[0], y: at[1], radius: at[2] },
   };
 }
@@ -141,29 +141,29 @@ export function viewFrom(query: URLSearchParams): View {
 /** The address of a view, without what is as at first. */
 export function queryOf(view: View): string {
   const query = new URLSearchParams();
-  if (view.step !== FIRST_VIEW.step) query.set('step', view.step);
+  if (view.step !== DEFAULT_VIEW.step) query.set('step', view.step);
   if (view.step === 'values') {
-    if (view.topic !== FIRST_VIEW.topic) query.set('topic', view.topic);
+    if (view.topic !== DEFAULT_VIEW.topic) query.set('topic', view.topic);
     if (view.lens !== FIRST_LENS[view.topic]) query.set('lens', view.lens);
-    if (view.zoneLook !== FIRST_VIEW.zoneLook) query.set('as', view.zoneLook);
+    if (view.zoneLook !== DEFAULT_VIEW.zoneLook) query.set('as', view.zoneLook);
     for (const { x, y } of view.pair) query.append('place', `${short(x)},${short(y)}`);
     if (view.wipe !== null) query.set('wipe', short(view.wipe));
   }
-  if (view.step === 'colours' && view.aspect !== FIRST_VIEW.aspect)
+  if (view.step === 'colours' && view.aspect !== DEFAULT_VIEW.aspect)
     query.set('aspect', view.aspect);
   if (view.step === 'colours' && view.warmthMap) query.set('warmth', 'map');
   if (view.step === 'colours' && view.asked)
     query.set('asked', `${short(view.asked.x)},${short(view.asked.y)}`);
   if (view.step === 'hidden') {
-    if (view.quest !== FIRST_VIEW.quest) query.set('quest', view.quest);
-    if (view.sight !== FIRST_VIEW.sight) query.set('sight', view.sight);
+    if (view.quest !== DEFAULT_VIEW.quest) query.set('quest', view.quest);
+    if (view.sight !== DEFAULT_VIEW.sight) query.set('sight', view.sight);
     if (view.wipe !== null) query.set('wipe', short(view.wipe));
   }
   if (view.step === 'palette') {
-    if (view.craft !== FIRST_VIEW.craft) query.set('craft', view.craft);
-    if (view.craft === 'build' && view.build !== FIRST_VIEW.build) query.set('build', view.build);
-    if (view.craft === 'fit' && view.fitLook !== FIRST_VIEW.fitLook) query.set('fit', view.fitLook);
-    if (view.takeFrom !== FIRST_VIEW.takeFrom) query.set('from', view.takeFrom);
+    if (view.craft !== DEFAULT_VIEW.craft) query.set('craft', view.craft);
+    if (view.craft === 'build' && view.build !== DEFAULT_VIEW.build) query.set('build', view.build);
+    if (view.craft === 'fit' && view.fitLook !== DEFAULT_VIEW.fitLook) query.set('fit', view.fitLook);
+    if (view.takeFrom !== DEFAULT_VIEW.takeFrom) query.set('from', view.takeFrom);
     if (view.takeParts) query.set('pick', 'parts');
     if (view.craft === 'fit' && view.wipe !== null) query.set('wipe', short(view.wipe));
   }

@@ -20,7 +20,7 @@ interface Member {
   swatches: { name: string; colour: Oklab; share: number | null }[];
 }
 
-const MOST_STRAYS = 3;
+const MAX_STRAYS = 3;
 
 /** How consistently several studies or libraries hold together, and what to change. */
 export function Series({ members }: { members: readonly Member[] }) {
@@ -123,7 +123,7 @@ export function Series({ members }: { members: readonly Member[] }) {
                           ? 'neutrals alone'
                           : member.families.map((family) => wheel.families[family]).join(', ')}
                       </p>
-                      {member.strays.slice(0, MOST_STRAYS).map((stray) => (
+                      {member.strays.slice(0, MAX_STRAYS).map((stray) => (
                         <p
                           key={stray.name}
                           className="mt-1 flex items-start gap-2 text-[15px] leading-snug"

@@ -1,6 +1,6 @@
 import {
   bringInEventSchema,
-  MOST_BYTES,
+  MAX_BYTES,
   STAGES,
   type BringInEvent,
   type Stage,
@@ -24,11 +24,11 @@ export function sendPicture(
   onProgress: (progress: Progress) => void,
   signal: AbortSignal,
 ): Promise<Outcome> {
-  if (file.size > MOST_BYTES)
+  if (file.size > MAX_BYTES)
     return Promise.reject(
       new RefusedError(
         'too-many-bytes',
-        `The file is larger than ${MOST_BYTES / 1024 / 1024} MB. Nothing was stored. Save it as a JPEG or make it smaller first.`,
+        `The file is larger than ${MAX_BYTES / 1024 / 1024} MB. Nothing was stored. Save it as a JPEG or make it smaller first.`,
         413,
       ),
     );

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { probe } from '@/core/picture/probe';
-import { PLAIN_LADDER } from '@/core/palette/ladder';
+import { DEFAULT_LADDER } from '@/core/palette/ladder';
 import { suggestedRoles } from '@/core/palette/proportion';
 import { mapShares, swatchMap } from '@/core/palette/swatch-map';
 import type { Picture } from '@/core/picture/picture';
@@ -151,7 +151,7 @@ function builtOn(document: StudyDocument, { roles, ladder }: StoryStudy): StudyD
   if (!from) return next;
   return addSet(
     next,
-    { id: randomUUID(), kind: 'ladder', colour: from.colour, settings: PLAIN_LADDER },
+    { id: randomUUID(), kind: 'ladder', colour: from.colour, settings: DEFAULT_LADDER },
     randomUUID,
   );
 }

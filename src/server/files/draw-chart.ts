@@ -8,9 +8,9 @@ import { fitted } from '../fonts/runs';
 
 /** A chart is drawn at this many pixels to a unit, or so many fewer that it has no more than this many in all. */
 const FINE = 2;
-const MOST_PIXELS = 40e6;
+const MAX_PIXELS = 40e6;
 /** Beyond this many swatches the picture has no room for their names, which it carries all the same. */
-const MOST_NAMED = 1000;
+const MAX_NAMED = 1000;
 /** Lines of writing drawn without looking up. */
 const AT_ONCE = 40;
 
@@ -21,7 +21,7 @@ export async function drawChart(library: LibraryFile): Promise<Uint8Array> {
     ({ x, y, width, height, fill }) =>
       `<rect x="${x}" y="${y}" width="${width}" height="${height}" fill="${fill}"/>`,
   );
-  const named = library.swatches.length <= MOST_NAMED;
+  const named = library.swatches.length <= MAX_NAMED;
   const texts: string[] = [];
   for (const [i, { text, x, y, size, room, face }] of chart.texts.entries()) {
     if (!named && i > 0) break;
@@ -29,7 +29,7 @@ export async function drawChart(library: LibraryFile): Promise<Uint8Array> {
     texts.push(`<path d="${outlineOf(line, face, size, x, y)}" fill="#1a1a1a"/>`);
     if (i % AT_ONCE === 0) await breathe();
   }
-  const scale = Math.min(FINE, Math.sqrt(MOST_PIXELS / (chart.width * chart.height)));
+  const scale = Math.min(FINE, Math.sqrt(MAX_PIXELS / (chart.width * chart.height)));
   const drawing = [
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${chart.width} ${chart.height}" width="${Math.floor(chart.width * scale)}" height="${Math.floor(chart.height * scale)}">`,
     `<rect width="100%" height="100%" fill="#f4f4f4"/>`,

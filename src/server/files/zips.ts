@@ -2,7 +2,7 @@ import { fromBuffer, type Entry, type ZipFile as OpenZip } from 'yauzl';
 import { ZipFile } from 'yazl';
 import { buffer } from 'node:stream/consumers';
 import type { Readable } from 'node:stream';
-import { MOST_FILE_BYTES, MOST_ZIPPED_FILES } from '@/contracts/travel';
+import { MAX_FILE_BYTES, MAX_ZIPPED_FILES } from '@/contracts/travel';
 import { LibraryFileError } from './library-bytes';
 
 export interface NamedBytes {
@@ -48,8 +48,8 @@ function entryName(name: string, taken: Set<string>): string {
 /** The files in a zip, in their order. Throws a LibraryFileError for what is broken, too much or too many. */
 export async function unzipped(bytes: Uint8Array): Promise<NamedBytes[]> {
   const zip = await open(bytes);
-  if (zip.entryCount > MOST_ZIPPED_FILES)
-    throw new LibraryFileError(`There are more than ${MOST_ZIPPED_FILES} files in this zip.`);
+  if (zip.entryCount > MAX_ZIPPED_FILES)
+    throw new LibraryFileError(`There are more than ${MAX_ZIPPED_FILES} files in this zip.`);
   const files: NamedBytes[] = [];
   let total = 0;
   return new Promise((resolve, reject) => {
@@ -63,7 +63,7 @@ export async function unzipped(bytes: Uint8Array): Promise<NamedBytes[]> {
     zip.on('end', () => resolve(files));
     zip.on('entry', (entry: Entry) => {
       total += entry.uncompressedSize;
-      if (total > MOST_FILE_BYTES)
+      if (total > MAX_FILE_BYTES)
         return broken(new LibraryFileError('This zip unpacks to more than 64 MB.'));
       const name = entry.fileName.split('/').pop() ?? '';
       // Folders, and what systems leave beside files.

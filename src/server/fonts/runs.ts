@@ -18,14 +18,14 @@ const CLINGS = /^[\p{M}\u200c\u200d\ufe0e\ufe0f]$/u;
 
 /** Lines that were parted lately: a line is measured before it is drawn. */
 const lately = new Map<string, Run[]>();
-const MOST_LATELY = 500;
+const MAX_RECENT = 500;
 
 /** One line of text as runs; see `partedRuns`. */
 export function runsOf(line: string, name: FaceName): readonly Run[] {
   const key = `${name} ${line}`;
   const known = lately.get(key);
   if (known) return known;
-  if (lately.size >= MOST_LATELY) lately.clear();
+  if (lately.size >= MAX_RECENT) lately.clear();
   const made = partedRuns(line, name);
   lately.set(key, made);
   return made;

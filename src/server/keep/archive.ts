@@ -16,8 +16,8 @@ export interface Archive {
 }
 
 /** A manifest or a table larger than this is none of ours. */
-const MOST_TABLE = 1024 * 1024 * 1024;
-const MOST_NAMED = 5;
+const MAX_TABLE = 1024 * 1024 * 1024;
+const MAX_NAMED = 5;
 
 /**
  * Opens a backup and reads every entry once, against its checksum. Throws `damaged` with what is: nothing of a
@@ -96,8 +96,8 @@ function jsonOf(text: string): unknown {
 }
 
 function damaged(faults: readonly string[]): ServiceError {
-  const named = faults.slice(0, MOST_NAMED).join('; ');
-  const more = faults.length - MOST_NAMED;
+  const named = faults.slice(0, MAX_NAMED).join('; ');
+  const more = faults.length - MAX_NAMED;
   return new ServiceError(
     'damaged',
     `This backup is damaged: ${named}${more > 0 ? `; and ${more} more` : ''}. Nothing was restored.`,
@@ -135,7 +135,7 @@ function stream(zip: ZipFile, entry: Entry): Promise<NodeJS.ReadableStream> {
 }
 
 async function content(zip: ZipFile, entry: Entry): Promise<Buffer> {
-  if (entry.uncompressedSize > MOST_TABLE) throw damaged([`${entry.fileName} is too large`]);
+  if (entry.uncompressedSize > MAX_TABLE) throw damaged([`${entry.fileName} is too large`]);
   return buffer(await stream(zip, entry));
 }
 

@@ -51,7 +51,7 @@ export async function countFacets(search: LibrarySearch, wheel: WheelId): Promis
       .filter((row) => row.facet === facet)
       .map(({ part, count }) => ({ of: part, count }))
       .sort((one, other) => other.count - one.count || one.of.localeCompare(other.of))
-      .slice(0, MOST_LISTED);
+      .slice(0, MAX_LISTED);
   return {
     families: [...Array(12).keys(), GREY].map((of) => ({ of, count: at('families', of) })),
     values: Array.from({ length: 11 }, (_, step) => at('values', step)),
@@ -63,7 +63,7 @@ export async function countFacets(search: LibrarySearch, wheel: WheelId): Promis
 }
 
 const FACETS = ['families', 'values', 'intensities', 'temperatures', 'tags', 'makers'] as const;
-const MOST_LISTED = 60;
+const MAX_LISTED = 60;
 
 interface Count extends Record<string, unknown> {
   facet: Facet;

@@ -13,7 +13,7 @@ export interface Near {
 }
 
 /** The greatest SL of CIEDE2000, at L* 0 and 100: a distance leaves no room for a greater ΔL* than so many times itself. */
-const MOST_SL = 1.7472;
+const MAX_SL = 1.7472;
 
 /**
  * A condition that holds of every swatch within a CIEDE2000 distance of a colour, and of few others: a lower bound of
@@ -24,7 +24,7 @@ const MOST_SL = 1.7472;
  * the rest. ΔC′² + ΔH′² is at least Δa² + Δb².
  */
 function maybeNear({ L, a, b }: Lab, within: number): SQL {
-  const band = within * MOST_SL;
+  const band = within * MAX_SL;
   const middle = sql`((${swatch.labL} + ${L}) / 2 - 50)`;
   const mean = sql`(0.75 * (sqrt(${swatch.labA} * ${swatch.labA} + ${swatch.labB} * ${swatch.labB}) + ${Math.hypot(a, b)}))`;
   const across = sql`((${swatch.labA} - ${a}) ^ 2 + (${swatch.labB} - ${b}) ^ 2)`;

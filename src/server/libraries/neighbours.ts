@@ -12,7 +12,7 @@ import { nearSwatches } from './near';
 const SAME = 0.5;
 /** Beyond this it is no neighbour. */
 const NEAR = 8;
-const MOST = 24;
+const MAX_NEIGHBOURS = 24;
 
 /** The swatches of all libraries nearest to one, and the studies whose palette it is in. */
 export async function neighboursOf(
@@ -24,7 +24,7 @@ export async function neighboursOf(
   const nearest = near
     .filter((one) => one.libraryId !== libraryId || one.id !== swatchId)
     .sort((one, other) => one.distance - other.distance);
-  const facts = await factsOf(nearest.slice(0, 4 * MOST));
+  const facts = await factsOf(nearest.slice(0, 4 * MAX_NEIGHBOURS));
   const found = nearest.flatMap(({ libraryId: of, id, distance }) => {
     const fact = facts.get(`${of} ${id}`);
     return fact ? [{ ...fact, libraryId: of, id, distance }] : [];
@@ -38,8 +38,8 @@ export async function neighboursOf(
     )
     .orderBy(study.title);
   return {
-    same: found.filter(({ distance }) => distance <= SAME).slice(0, MOST),
-    near: found.filter(({ distance }) => distance > SAME).slice(0, MOST),
+    same: found.filter(({ distance }) => distance <= SAME).slice(0, MAX_NEIGHBOURS),
+    near: found.filter(({ distance }) => distance > SAME).slice(0, MAX_NEIGHBOURS),
     studies,
   };
 }

@@ -10,7 +10,7 @@ import { asksOfSwatches, ownTextCondition, wordQueries } from './search-conditio
 import { hits, matching } from './search-queries';
 
 /** So many swatches of a large library are sent to be drawn small. */
-const MOST_DRAWN = 120;
+const MAX_DRAWN = 120;
 
 interface PageRow extends Record<string, unknown> {
   id: string;
@@ -117,7 +117,7 @@ function order({ sort, near }: LibrarySearch, from: SQL = sql.raw('matching')): 
 
 /** Few enough to be drawn small, in their order, with every hit among them. */
 function drawn(swatches: Swatch[], marked: ReadonlySet<string>): Swatch[] {
-  if (swatches.length <= MOST_DRAWN) return swatches;
-  const each = Math.ceil(swatches.length / MOST_DRAWN);
+  if (swatches.length <= MAX_DRAWN) return swatches;
+  const each = Math.ceil(swatches.length / MAX_DRAWN);
   return swatches.filter(({ id }, i) => i % each === 0 || marked.has(id));
 }

@@ -5,7 +5,7 @@ import type { CsvColumns } from '@/core/formats/csv-columns';
 import { CSV_PARTS } from '@/core/formats/csv-columns';
 import { loses, type FormatFacts, type LibraryFile } from '@/core/formats/library-file';
 import { libraryContentSchema, type LibraryContent } from '@/contracts/library';
-import { MOST_SHOWN_ROWS, type ReadFile } from '@/contracts/travel';
+import { MAX_SHOWN_ROWS, type ReadFile } from '@/contracts/travel';
 import { database } from '../db/client';
 import { library } from '../db/library-schema';
 import {
@@ -110,7 +110,7 @@ function tableOf(
   const short = (cell: string) => cell.slice(0, 80);
   return {
     header: table.header.map(short),
-    rows: table.rows.slice(0, MOST_SHOWN_ROWS).map((row) => row.map(short)),
+    rows: table.rows.slice(0, MAX_SHOWN_ROWS).map((row) => row.map(short)),
     columns: Object.fromEntries(
       CSV_PARTS.flatMap((part) => (said[part] === undefined ? [] : [[part, said[part]]])),
     ),

@@ -1,4 +1,4 @@
-const MOST_LETTERS = 60;
+const MAX_LETTERS = 60;
 const segmenter = new Intl.Segmenter(undefined, { granularity: 'word' });
 
 /** Marks that Latin, Greek and Cyrillic letters may carry; the vowel signs of other scripts are letters to their readers. */
@@ -12,7 +12,7 @@ export function wordsOf(...texts: readonly string[]): string[] {
       // A segment may hold what joins words, such as the point in "no.7".
       if (isWordLike)
         for (const part of segment.split(/[^\p{L}\p{N}\p{M}]+/u))
-          if (part) words.add(part.slice(0, MOST_LETTERS));
+          if (part) words.add(part.slice(0, MAX_LETTERS));
     }
   return [...words];
 }

@@ -1,5 +1,5 @@
 import sharp, { type Metadata } from 'sharp';
-import { MOST_PIXELS } from '@/contracts/bring-in';
+import { MAX_PIXELS } from '@/contracts/bring-in';
 import { countSeen, OPAQUE, type Picture } from '@/core/picture/picture';
 import { refusal } from './refusals';
 
@@ -29,7 +29,7 @@ export interface WorkingCopy extends PictureLook {
 }
 
 const reader = (bytes: Uint8Array) =>
-  sharp(bytes, { failOn: 'truncated', limitInputPixels: MOST_PIXELS, pages: 1 });
+  sharp(bytes, { failOn: 'truncated', limitInputPixels: MAX_PIXELS, pages: 1 });
 
 /** Reads the header alone, and refuses what its figures already rule out before anything is decoded. */
 export async function lookAt(bytes: Uint8Array): Promise<PictureLook> {
@@ -38,7 +38,7 @@ export async function lookAt(bytes: Uint8Array): Promise<PictureLook> {
   const type = TYPES[head.format ?? ''];
   const heifButNotAvif = head.format === 'heif' && head.compression !== 'av1';
   if (!type || heifButNotAvif || !head.width || !head.height) throw refusal.notAPicture();
-  if (head.width * head.height > MOST_PIXELS) throw refusal.tooManyPixels(head.width, head.height);
+  if (head.width * head.height > MAX_PIXELS) throw refusal.tooManyPixels(head.width, head.height);
   if (head.format === 'tiff' && (head.pages ?? 1) > 1) throw refusal.pages(head.pages ?? 1);
   const upright = head.autoOrient ?? { width: head.width, height: head.height };
   return { type, width: upright.width, height: upright.height };

@@ -1,4 +1,4 @@
-import { MOST_BYTES, MOST_PIXELS } from '@/contracts/bring-in';
+import { MAX_BYTES, MAX_PIXELS } from '@/contracts/bring-in';
 import { ServiceError } from '../errors';
 
 const KINDS = 'JPEG, PNG, WebP, AVIF, TIFF or GIF';
@@ -15,13 +15,13 @@ export const refusal = {
   tooManyBytes: () =>
     new ServiceError(
       'too-many-bytes',
-      `The file is larger than ${MOST_BYTES / 1024 / 1024} MB. ${NOTHING_KEPT} Save it as a JPEG or make it smaller first.`,
+      `The file is larger than ${MAX_BYTES / 1024 / 1024} MB. ${NOTHING_KEPT} Save it as a JPEG or make it smaller first.`,
       413,
     ),
   tooManyPixels: (width: number, height: number) =>
     new ServiceError(
       'too-many-pixels',
-      `The picture is ${width} × ${height} pixels; up to ${MOST_PIXELS / 1e6} million can be read. ${NOTHING_KEPT} Make it smaller first.`,
+      `The picture is ${width} × ${height} pixels; up to ${MAX_PIXELS / 1e6} million can be read. ${NOTHING_KEPT} Make it smaller first.`,
       413,
     ),
   notAPicture: () =>

@@ -5,7 +5,7 @@ import { layStave } from '@/core/palette/stave-layout';
 import type { Pen } from './pen';
 
 const BLOCK = 0.16;
-const LEAST = 5;
+const MIN_COLUMN = 5;
 const GAP = 0.8;
 
 /** The stave on paper: lines at the steps of the person's scale, light at the top, and each swatch a numbered block at its value. */
@@ -34,7 +34,7 @@ export function drawStave(
   const columns = layStave(
     swatches.map(({ share }) => share),
     room,
-    Math.min(LEAST, room / Math.max(1, swatches.length)),
+    Math.min(MIN_COLUMN, room / Math.max(1, swatches.length)),
   );
   swatches.forEach(({ colour }, i) => {
     const y = yOf(valueOfOklab(colour)) - block / 2;

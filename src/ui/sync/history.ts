@@ -9,7 +9,7 @@ export interface History<T> {
   run: { key: string; at: number } | null;
 }
 
-const MOST_STEPS = 200;
+const MAX_STEPS = 200;
 const RUN_ENDS_AFTER = 1200;
 
 export function begin<T>(present: T): History<T> {
@@ -28,7 +28,7 @@ export function change<T>(
   const joins = key !== null && run?.key === key && now - run.at < RUN_ENDS_AFTER;
   return {
     present,
-    past: joins ? history.past : [...history.past, history.present].slice(-MOST_STEPS),
+    past: joins ? history.past : [...history.past, history.present].slice(-MAX_STEPS),
     future: [],
     run: key === null ? null : { key, at: now },
   };

@@ -27,7 +27,7 @@ interface Store<T> {
 
 const revisionSchema = z.object({ revision: z.number().int() });
 /** A request that outlives its page may hold 64 KB at most. */
-const MOST_KEPT_ALIVE = 60_000;
+const MAX_KEEPALIVE_BYTES = 60_000;
 
 /**
  * Keeps an open document saved, merges what other windows save, and brings back what an earlier
@@ -43,7 +43,7 @@ export function keepSaved<T>(store: Store<T>, keeping: Keeping<T>): () => void {
     start,
     send: async (basedOn, document) => {
       const body = bodyOf(basedOn, document);
-      const keepalive = JSON.stringify(body).length < MOST_KEPT_ALIVE;
+      const keepalive = JSON.stringify(body).length < MAX_KEEPALIVE_BYTES;
       return (await call('PUT', path, revisionSchema, body, { keepalive })).revision;
     },
     newerIn: (error) => {

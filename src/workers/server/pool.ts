@@ -1,7 +1,7 @@
 import path from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
-import { PLAIN_SQUINT } from '@/core/picture/squint';
+import { DEFAULT_SQUINT } from '@/core/picture/squint';
 import type { Picture } from '@/core/picture/picture';
 import type { ReadingJob, ReadingResult } from './job';
 import type { PushJob, PushSaid } from './push-job';
@@ -54,7 +54,7 @@ export async function warmPool(): Promise<void> {
   await runReading({
     picture: { width: side, height: side, data },
     development: { framing: { angle: 0, crop: null }, cast: null },
-    values: { zones: 4, breaks: 'natural', squint: PLAIN_SQUINT },
+    values: { zones: 4, breaks: 'natural', squint: DEFAULT_SQUINT },
     palette: { count: 8 },
     colours: null,
   });

@@ -1,5 +1,5 @@
 import type { BringInEvent } from '@/contracts/bring-in';
-import { MOST_BYTES } from '@/contracts/bring-in';
+import { MAX_BYTES } from '@/contracts/bring-in';
 import { bringIn } from '@/server/pictures/bring-in';
 import { refusal } from '@/server/pictures/refusals';
 import { refreshReading } from '@/server/readings/refresh';
@@ -7,7 +7,7 @@ import { answering, inLines, readBody } from '@/server/respond';
 
 /** Takes a picture as the raw body; answers one JSON line for each stage and one for the outcome. */
 export const POST = answering(async (request: Request) => {
-  const bytes = await readBody(request, MOST_BYTES, refusal.tooManyBytes);
+  const bytes = await readBody(request, MAX_BYTES, refusal.tooManyBytes);
   const name = decodeURIComponent(request.headers.get('x-file-name') ?? 'picture');
   return inLines<BringInEvent>(
     request,

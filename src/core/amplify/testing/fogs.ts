@@ -30,7 +30,7 @@ export interface FogSettings {
   noise: number;
 }
 
-const PLAIN: FogSettings = { width: 960, height: 640, noise: 3 };
+const DEFAULT_FOG: FogSettings = { width: 960, height: 640, noise: 3 };
 
 type Random = () => number;
 
@@ -40,7 +40,7 @@ type Random = () => number;
  * another family, its hue within a third of the family's width of its centre. Edges are soft.
  */
 export function fog(seed: number, settings: Partial<FogSettings> = {}): Fog {
-  const { width, height, noise } = { ...PLAIN, ...settings };
+  const { width, height, noise } = { ...DEFAULT_FOG, ...settings };
   const random = randomFrom(seed);
   const between = (low: number, high: number) => low + (high - low) * random();
   const castHue = between(0, 2 * Math.PI);
@@ -102,7 +102,7 @@ export function emptyPicture(
   seed: number,
   settings: Partial<FogSettings> = {},
 ): Picture {
-  const { width, height, noise } = { ...PLAIN, ...settings };
+  const { width, height, noise } = { ...DEFAULT_FOG, ...settings };
   const random = randomFrom(seed * 3 + EMPTY_KINDS.indexOf(kind));
   const between = (low: number, high: number) => low + (high - low) * random();
   const grain = noiseFrom(random);

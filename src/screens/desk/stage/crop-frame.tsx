@@ -16,7 +16,7 @@ interface Props {
   onDone: () => void;
 }
 
-const LEAST = 0.02;
+const MIN_SIDE = 0.02;
 const NUDGE = 0.005;
 
 /** The whole picture with the frame that is kept: drag it, or its corners and sides. */
@@ -145,8 +145,8 @@ export function CropFrame({ whole, box, onChange, onDone }: Props) {
 
 /** A box inside the picture and not too small to see. */
 function held(box: Box): Box {
-  const width = Math.min(1, Math.max(LEAST, box.width));
-  const height = Math.min(1, Math.max(LEAST, box.height));
+  const width = Math.min(1, Math.max(MIN_SIDE, box.width));
+  const height = Math.min(1, Math.max(MIN_SIDE, box.height));
   return {
     width,
     height,

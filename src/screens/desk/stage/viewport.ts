@@ -1,4 +1,4 @@
-import { MOST_ZOOM } from '../view';
+import { MAX_ZOOM } from '../view';
 
 interface Size {
   width: number;
@@ -46,7 +46,7 @@ export function zoomedAt(
   stage: Size,
 ): Looking {
   const place = placeAt(point, viewportOf(looking, picture, stage), picture);
-  const zoom = Math.min(MOST_ZOOM, Math.max(1, looking.zoom * factor));
+  const zoom = Math.min(MAX_ZOOM, Math.max(1, looking.zoom * factor));
   const scale = fit(picture, stage) * zoom;
   return bounded({
     zoom,

@@ -5,8 +5,8 @@ import { Button } from '@/ui/button';
 import { Slider } from '@/ui/slider';
 import { useDesk, useDeskStore, type Tool } from '../desk-store';
 
-const LEAST_BRUSH = 0.004;
-const MOST_BRUSH = 0.08;
+const MIN_BRUSH = 0.004;
+const MAX_BRUSH = 0.08;
 const TOOLS: { tool: Tool; title: string; icon: typeof Brush }[] = [
   { tool: 'look', title: 'Look', icon: MousePointer2 },
   { tool: 'brush', title: 'Brush', icon: Brush },
@@ -41,8 +41,8 @@ export function BrushWidth() {
     <Slider
       label="Brush"
       words={`${(brush.radius * 200).toFixed(1)} %`}
-      min={LEAST_BRUSH}
-      max={MOST_BRUSH}
+      min={MIN_BRUSH}
+      max={MAX_BRUSH}
       step={0.002}
       value={brush.radius}
       onChange={(radius) => set({ brush: { ...brush, radius } })}

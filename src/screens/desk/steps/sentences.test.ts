@@ -3,7 +3,7 @@ import { oklabFromHex } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
 import type { TraySwatch } from '@/contracts/study';
 import { lookSentence } from './look/look-sentence';
-import { PLAIN_TARGET, readProportion } from '@/core/palette/proportion';
+import { DEFAULT_TARGET, readProportion } from '@/core/palette/proportion';
 import {
   fitSentence,
   paletteSentence,
@@ -241,16 +241,16 @@ describe('findings of the palette', () => {
       { ...swatch('#c03028', 0.02, 'red'), role: 'accent' as const },
     ];
     const weighed = palette.map(({ colour, share, role }) => ({ colour, share: share ?? 0, role }));
-    const said = proportionSentence(palette, readProportion(weighed, PLAIN_TARGET));
+    const said = proportionSentence(palette, readProportion(weighed, DEFAULT_TARGET));
     expect(said).toBe(
       'Paper takes most, 60 %, but ink weighs most. Against the target the accent has less.',
     );
     const plain = palette.map((one) => ({ ...one, role: null }));
     const unweighed = weighed.map((one) => ({ ...one, role: null }));
-    expect(proportionSentence(plain, readProportion(unweighed, PLAIN_TARGET))).toBe(
+    expect(proportionSentence(plain, readProportion(unweighed, DEFAULT_TARGET))).toBe(
       'Paper takes most, 60 %, but ink weighs most.',
     );
-    expect(proportionSentence([], readProportion([], PLAIN_TARGET))).toMatch(/^No colours/);
+    expect(proportionSentence([], readProportion([], DEFAULT_TARGET))).toMatch(/^No colours/);
   });
 
   it('say how far the picture is from the palette, and what it loses', () => {

@@ -34,7 +34,7 @@ import type { PaletteActions } from '../use-palette';
 import { SaveDialog } from './save-dialog';
 import { TrayBlock } from './tray-block';
 
-const LEAST_COLUMN = 40;
+const MIN_COLUMN = 40;
 const BLOCK = 24;
 const LABEL = 18;
 
@@ -58,8 +58,8 @@ export function Tray({ studyId, palette }: { studyId: string; palette: PaletteAc
   const room = Math.max(20, height - BLOCK - LABEL);
   const columns = layStave(
     swatches.map((swatch) => swatch.share),
-    Math.max(width, swatches.length * LEAST_COLUMN),
-    LEAST_COLUMN,
+    Math.max(width, swatches.length * MIN_COLUMN),
+    MIN_COLUMN,
   );
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
@@ -142,7 +142,7 @@ export function Tray({ studyId, palette }: { studyId: string; palette: PaletteAc
         <div
           ref={lines}
           className="relative ml-6 h-full"
-          style={{ minWidth: swatches.length * LEAST_COLUMN }}
+          style={{ minWidth: swatches.length * MIN_COLUMN }}
         >
           {scaleMarks(settings.scale).map(({ mark, value }, i) => (
             <div

@@ -8,8 +8,8 @@ import type { Wheel } from '@/core/colour/wheel';
 import {
   GREY,
   LIBRARY_SORTS,
-  MOST_NEAR,
-  PLAIN_NEAR,
+  MAX_NEAR,
+  DEFAULT_NEAR,
   type Facets,
   type LibrarySearch,
   type LibrarySort,
@@ -179,7 +179,7 @@ function NearColour({ search, onChange }: Pick<Props, 'search' | 'onChange'>) {
   const [typed, setTyped] = useState<string | null>(null);
   const take = (text: string) => {
     const colour = oklabFromHex(text);
-    if (colour) onChange(withNear(search, { colour, within: near?.within ?? PLAIN_NEAR }));
+    if (colour) onChange(withNear(search, { colour, within: near?.within ?? DEFAULT_NEAR }));
     else if (text.trim() === '') onChange(withNear(search, null));
   };
   return (
@@ -233,11 +233,11 @@ function NearColour({ search, onChange }: Pick<Props, 'search' | 'onChange'>) {
         disabled={!near}
         label="within"
         said="How near, in CIEDE2000"
-        value={near?.within ?? PLAIN_NEAR}
+        value={near?.within ?? DEFAULT_NEAR}
         min={1}
-        max={MOST_NEAR}
+        max={MAX_NEAR}
         step={0.5}
-        words={`ΔE ${(near?.within ?? PLAIN_NEAR).toFixed(1)}`}
+        words={`ΔE ${(near?.within ?? DEFAULT_NEAR).toFixed(1)}`}
         onChange={(within) => near && onChange({ ...search, near: { ...near, within } })}
       />
     </div>

@@ -5,7 +5,7 @@ import {
   ALL_LIBRARIES,
   GREY,
   librarySearchSchema,
-  PLAIN_NEAR,
+  DEFAULT_NEAR,
   type LibrarySearch,
 } from '@/contracts/library-search';
 
@@ -19,7 +19,7 @@ export function familyName(place: number, wheel: Wheel): string {
 /** Reads an address; whatever is missing or makes no sense asks for nothing. */
 export function searchFrom(query: URLSearchParams, wheel: Wheel): LibrarySearch {
   const near = oklabFromHex(query.get('near') ?? '');
-  const within = Number(query.get('within') ?? PLAIN_NEAR);
+  const within = Number(query.get('within') ?? DEFAULT_NEAR);
   const families = (query.get('family') ?? '').split(',').flatMap((name) => {
     if (name === GREYS) return [GREY];
     const place = wheel.families.indexOf(name);
@@ -54,7 +54,7 @@ export function queryOf(search: LibrarySearch, wheel: Wheel): string {
   if (text.trim()) query.set('text', text.trim());
   if (near) {
     query.set('near', hexFromOklab(near.colour).slice(1));
-    if (near.within !== PLAIN_NEAR) query.set('within', String(near.within));
+    if (near.within !== DEFAULT_NEAR) query.set('within', String(near.within));
   }
   if (families.length > 0)
     query.set('family', families.map((place) => familyName(place, wheel)).join(','));

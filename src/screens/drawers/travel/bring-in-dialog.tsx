@@ -143,7 +143,7 @@ interface WaitingProps {
   onTell: Parameters<typeof ColumnsForm>[0]['onTell'];
 }
 
-const MOST_NAMED = 12;
+const MAX_NAMED = 12;
 
 function WaitingLibrary({ waiting: { read, wanted, file }, onChange, onTell }: WaitingProps) {
   const { settings } = useSettings();
@@ -197,10 +197,10 @@ function WaitingLibrary({ waiting: { read, wanted, file }, onChange, onTell }: W
             <p className="mt-1 text-[15px]">
               {capital(several(sorted.length, 'swatch', 'swatches'))}:{' '}
               {sorted
-                .slice(0, MOST_NAMED)
+                .slice(0, MAX_NAMED)
                 .map(({ name }) => name)
                 .join(', ')}
-              {sorted.length > MOST_NAMED ? ' …' : '.'}
+              {sorted.length > MAX_NAMED ? ' …' : '.'}
             </p>
             {format && format.loses.length > 0 && (
               <p className="text-sm text-soft">Its format holds no {list(format.loses)}.</p>

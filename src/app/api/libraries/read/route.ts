@@ -1,4 +1,4 @@
-import { csvColumnsSchema, MOST_FILE_BYTES } from '@/contracts/travel';
+import { csvColumnsSchema, MAX_FILE_BYTES } from '@/contracts/travel';
 import { ServiceError } from '@/server/errors';
 import { lookInto } from '@/server/libraries/travel';
 import { answering, readBody } from '@/server/respond';
@@ -8,7 +8,7 @@ const tooLarge = () =>
 
 /** What a file would become; nothing is stored. */
 export const POST = answering(async (request: Request) => {
-  const bytes = await readBody(request, MOST_FILE_BYTES, tooLarge);
+  const bytes = await readBody(request, MAX_FILE_BYTES, tooLarge);
   const name = decodeURIComponent(request.headers.get('x-file-name') ?? '');
   const said = new URL(request.url).searchParams.get('columns');
   const columns = said === null ? undefined : csvColumnsSchema.parse(JSON.parse(said));

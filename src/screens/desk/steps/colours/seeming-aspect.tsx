@@ -9,7 +9,7 @@ import { Finding, Section } from '../panel-parts';
 import { Pointing } from '../pointing';
 import { renamed, seemingSentence } from './colour-sentences';
 
-const MOST = 6;
+const MAX_SHOWN = 6;
 /** The grey that a patch is shown in beside its surround. */
 const GREY = '#777777';
 
@@ -24,7 +24,7 @@ export function SeemingAspect({ reading: all }: { reading: readonly ReadsAs[] })
       </Finding>
       {reading.length > 0 && (
         <Section title="In its surround, and in grey" aside="estimates">
-          {reading.slice(0, MOST).map(({ mass, place, colour, surround, reads }) => (
+          {reading.slice(0, MAX_SHOWN).map(({ mass, place, colour, surround, reads }) => (
             <Pointing
               key={mass}
               focus={{ kind: 'masses', which: [mass] }}

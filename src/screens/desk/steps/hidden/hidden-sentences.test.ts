@@ -2,7 +2,7 @@ import { PAINTERS_WHEEL } from '@/core/colour/wheel';
 import { GUARDS } from '@/core/amplify/guards';
 import type { HiddenColour } from '@/core/amplify/hidden';
 import { NO_PUSH } from '@/core/amplify/push';
-import { PLAIN_HIDDEN } from '@/contracts/hidden';
+import { DEFAULT_HIDDEN } from '@/contracts/hidden';
 import {
   calmSentence,
   departureSentence,
@@ -73,13 +73,13 @@ describe('what is said of hidden colours', () => {
     expect(pushWords({ lift: 0.1, quiet: 0, spread: 0.5, cast: 'local' })).toBe(
       'spread 50 % about the cast around each place, all lifted 10 %',
     );
-    expect(protectSentence(PLAIN_HIDDEN)).toBe(
+    expect(protectSentence(DEFAULT_HIDDEN)).toBe(
       'Nothing is kept back: all that is quiet is pushed.',
     );
     const kept = { wheel: 'painters' as const, families: [2] };
-    expect(protectSentence({ ...PLAIN_HIDDEN, kept })).toBe('Orange stays as it is.');
+    expect(protectSentence({ ...DEFAULT_HIDDEN, kept })).toBe('Orange stays as it is.');
     const more = {
-      ...PLAIN_HIDDEN,
+      ...DEFAULT_HIDDEN,
       kept: { ...kept, families: [1, 2] },
       only: { kind: 'zone' as const, index: 1 },
     };

@@ -2,7 +2,7 @@
 
 import { Crop, Pipette } from 'lucide-react';
 import { useState } from 'react';
-import { AIMS, KINDS, MOST_AIMS, type Study } from '@/contracts/study';
+import { AIMS, KINDS, MAX_AIMS, type Study } from '@/contracts/study';
 import { Button } from '@/ui/button';
 import { NoteField, TextField } from '@/ui/field';
 import { Slider } from '@/ui/slider';
@@ -30,14 +30,14 @@ function Aims() {
   const aims = useDocument((document) => document.aims);
   const { change } = useDeskStore().getState();
   const [own, setOwn] = useState('');
-  const full = aims.length >= MOST_AIMS;
+  const full = aims.length >= MAX_AIMS;
   const offered = [...AIMS, ...aims.filter((aim) => !(AIMS as readonly string[]).includes(aim))];
   const toggle = (aim: string) =>
     change((document) => ({
       ...document,
       aims: aims.includes(aim)
         ? aims.filter((other) => other !== aim)
-        : [...aims, aim].slice(-MOST_AIMS),
+        : [...aims, aim].slice(-MAX_AIMS),
     }));
   const addOwn = () => {
     const aim = own.trim();

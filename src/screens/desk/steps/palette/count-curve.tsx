@@ -1,6 +1,6 @@
 'use client';
 
-import { FEWEST_SWATCHES } from '@/core/palette/extract';
+import { MIN_SWATCHES } from '@/core/palette/extract';
 import type { CountSuggestion } from '@/core/palette/suggest';
 
 const HIGH = 34;
@@ -19,7 +19,7 @@ export function CountCurve({
 }) {
   const shown = means
     .map((mean, i) => ({ n: i + 1, mean }))
-    .filter(({ n }) => n >= FEWEST_SWATCHES && (n <= ALL_TO || n % 2 === 0 || n === suggested));
+    .filter(({ n }) => n >= MIN_SWATCHES && (n <= ALL_TO || n % 2 === 0 || n === suggested));
   const most = Math.max(1e-9, ...shown.map(({ mean }) => mean));
   return (
     <div

@@ -4,7 +4,7 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { hexFromOklab } from '@/core/colour/hex';
 import { wheelOf } from '@/core/colour/wheel';
-import { derived, PLAIN_DERIVED, reasonOf, RULES } from '@/core/palette/derived';
+import { derived, DEFAULT_DERIVED, reasonOf, RULES } from '@/core/palette/derived';
 import { addDerived } from '@/study/set-edits';
 import { Button } from '@/ui/button';
 import { useSettings } from '@/ui/settings';
@@ -18,8 +18,8 @@ import { useKeySwatch } from './use-key-swatch';
 export function FollowForm({ palette }: { palette: PaletteActions }) {
   const key = useKeySwatch();
   const { settings } = useSettings();
-  const [amount, setAmount] = useState(PLAIN_DERIVED.amount);
-  const [warmth, setWarmth] = useState(PLAIN_DERIVED.warmth);
+  const [amount, setAmount] = useState(DEFAULT_DERIVED.amount);
+  const [warmth, setWarmth] = useState(DEFAULT_DERIVED.warmth);
   if (!key) return <Finding>Take a colour first: the others follow from it.</Finding>;
   const wheel = wheelOf(settings.wheel);
   return (

@@ -8,7 +8,7 @@ import {
   buildHarmony,
   evenValues,
   OFFSETS,
-  PLAIN_INTENSITY,
+  DEFAULT_INTENSITY,
   schemeFamilies,
 } from '@/core/palette/build-harmony';
 import type { PaletteSet } from '@/contracts/study';
@@ -45,7 +45,7 @@ export function HarmonyForm({ palette }: { palette: PaletteActions }) {
   const fresh: Harmony['settings'] = {
     scheme,
     values,
-    intensity: PLAIN_INTENSITY,
+    intensity: DEFAULT_INTENSITY,
     turn: 0,
     turns: [],
   };

@@ -1,7 +1,7 @@
 'use client';
 
 import { hexFromOklab } from '@/core/colour/hex';
-import { FEWEST_STEPS, ladder, MOST_STEPS, PLAIN_LADDER } from '@/core/palette/ladder';
+import { MIN_STEPS, ladder, MAX_STEPS, DEFAULT_LADDER } from '@/core/palette/ladder';
 import type { PaletteSet } from '@/contracts/study';
 import { addSet, changeSet, unlinkSet } from '@/study/set-edits';
 import { Button } from '@/ui/button';
@@ -30,11 +30,11 @@ export function LadderForm({ palette }: { palette: PaletteActions }) {
     palette.change((document) =>
       addSet(
         document,
-        { id: newId(), kind: 'ladder', colour: key.colour, settings: PLAIN_LADDER },
+        { id: newId(), kind: 'ladder', colour: key.colour, settings: DEFAULT_LADDER },
         newId,
       ),
     );
-  const { steps, from, to, drift, swing, intensity, taper } = set?.settings ?? PLAIN_LADDER;
+  const { steps, from, to, drift, swing, intensity, taper } = set?.settings ?? DEFAULT_LADDER;
   return (
     <>
       <Finding>
@@ -43,15 +43,15 @@ export function LadderForm({ palette }: { palette: PaletteActions }) {
           : `A ladder takes “${key.name}” from dark to light at even values.`}
       </Finding>
       <Steps
-        colours={ladder(set?.colour ?? key.colour, set?.settings ?? PLAIN_LADDER).map(hexFromOklab)}
+        colours={ladder(set?.colour ?? key.colour, set?.settings ?? DEFAULT_LADDER).map(hexFromOklab)}
       />
       {set && (
         <Section title="The ladder" aside="its tones are linked">
           <Slider
             label="Tones"
             words={String(steps)}
-            min={FEWEST_STEPS}
-            max={MOST_STEPS}
+            min={MIN_STEPS}
+            max={MAX_STEPS}
             value={steps}
             onChange={(next) => adjust({ steps: next })}
           />

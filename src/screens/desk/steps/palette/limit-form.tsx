@@ -3,7 +3,7 @@
 import { hexFromOklab } from '@/core/colour/hex';
 import { shortName } from '@/core/colour/name';
 import { wheelOf } from '@/core/colour/wheel';
-import { FEWEST_LIMITED, FIELD_ROWS, MOST_LIMITED, type Reach } from '@/core/palette/reach';
+import { MIN_LIMITED, FIELD_ROWS, MAX_LIMITED, type Reach } from '@/core/palette/reach';
 import { useSettings } from '@/ui/settings';
 import { initials } from '@/ui/tide';
 import { capital, percent, valueWords } from '@/ui/words';
@@ -20,13 +20,13 @@ export function LimitForm() {
   const setChosen = (limited: readonly string[]) => set({ limited });
   const members = swatches.filter(({ id }) => chosen.includes(id));
   const colours = members.map(({ colour }) => colour);
-  const isEnough = colours.length >= FEWEST_LIMITED && colours.length <= MOST_LIMITED;
+  const isEnough = colours.length >= MIN_LIMITED && colours.length <= MAX_LIMITED;
   const key = isEnough ? JSON.stringify([colours, settings.wheel]) : null;
   const reach = useMeasured(key, (desk) => desk.reach(colours, settings.wheel));
   return (
     <>
       <Finding>{limitSentence(members.length, reach)}</Finding>
-      <Section title="Which" aside={`${FEWEST_LIMITED} to ${MOST_LIMITED}, and white`}>
+      <Section title="Which" aside={`${MIN_LIMITED} to ${MAX_LIMITED}, and white`}>
         <div className="grid grid-cols-6 gap-1.5">
           {swatches.map(({ id, name, colour }, i) => {
             const isChosen = chosen.includes(id);
@@ -37,7 +37,7 @@ export function LimitForm() {
                 aria-pressed={isChosen}
                 aria-label={`${i + 1}, ${name}`}
                 title={name}
-                disabled={!isChosen && chosen.length >= MOST_LIMITED}
+                disabled={!isChosen && chosen.length >= MAX_LIMITED}
                 onClick={() =>
                   setChosen(isChosen ? chosen.filter((one) => one !== id) : [...chosen, id])
                 }
@@ -62,8 +62,8 @@ export function LimitForm() {
 }
 
 function limitSentence(chosen: number, reach: Reach | null): string {
-  if (chosen < FEWEST_LIMITED)
-    return `Choose ${FEWEST_LIMITED} colours or more: what can they make between them?`;
+  if (chosen < MIN_LIMITED)
+    return `Choose ${MIN_LIMITED} colours or more: what can they make between them?`;
   if (!reach) return 'Mixing …';
   const beyond =
     reach.beyond && reach.beyond.share >= 0.01

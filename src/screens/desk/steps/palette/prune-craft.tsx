@@ -3,11 +3,11 @@
 import { useState } from 'react';
 import { hexFromOklab } from '@/core/colour/hex';
 import {
-  LEAST_LIKENESS,
+  MIN_DUPLICATE_THRESHOLD,
   mergedColour,
-  MOST_LIKENESS,
+  MAX_DUPLICATE_THRESHOLD,
   nearDuplicates,
-  PLAIN_LIKENESS,
+  DEFAULT_DUPLICATE_THRESHOLD,
 } from '@/core/palette/near-duplicates';
 import type { TraySwatch } from '@/contracts/study';
 import { mergeSwatches } from '@/study/palette-edits';
@@ -23,7 +23,7 @@ import { pruneSentence } from './palette-sentence';
 /** Near-duplicates, and what they would become. */
 export function PruneCraft({ palette }: { palette: PaletteActions }) {
   const swatches = useDocument((document) => document.palette.swatches);
-  const [threshold, setThreshold] = useState(PLAIN_LIKENESS);
+  const [threshold, setThreshold] = useState(DEFAULT_DUPLICATE_THRESHOLD);
   const groups = nearDuplicates(
     swatches.map(({ colour }) => colour),
     threshold,
@@ -46,8 +46,8 @@ export function PruneCraft({ palette }: { palette: PaletteActions }) {
       <Slider
         label="As near as"
         words={threshold.toFixed(1)}
-        min={LEAST_LIKENESS}
-        max={MOST_LIKENESS}
+        min={MIN_DUPLICATE_THRESHOLD}
+        max={MAX_DUPLICATE_THRESHOLD}
         step={0.5}
         value={threshold}
         onChange={setThreshold}

@@ -2,7 +2,7 @@
 
 import { LassoSelect } from 'lucide-react';
 import { useState } from 'react';
-import { FEWEST_SWATCHES, MOST_SWATCHES } from '@/core/palette/extract';
+import { MIN_SWATCHES, MAX_SWATCHES } from '@/core/palette/extract';
 import { LEANS, type Lean } from '@/core/palette/lean';
 import { staysOnExtraction } from '@/study/edits';
 import { addEnd } from '@/study/palette-edits';
@@ -70,8 +70,8 @@ export function TakeCraft({ palette }: { palette: PaletteActions }) {
         <Slider
           label="Colours"
           words={String(shown)}
-          min={FEWEST_SWATCHES}
-          max={MOST_SWATCHES}
+          min={MIN_SWATCHES}
+          max={MAX_SWATCHES}
           value={shown}
           onChange={setWanted}
           onCommit={take}

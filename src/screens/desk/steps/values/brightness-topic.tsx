@@ -9,7 +9,7 @@ import { Finding, Section } from '../panel-parts';
 import { brightnessSentence } from './brightness-sentence';
 import { Pointing } from '../pointing';
 
-const LEAST_LISTED = 0.0005;
+const MIN_LISTED = 0.0005;
 
 /** Lightness is not brightness: which colours a brightness number would mislead about. */
 export function BrightnessTopic() {
@@ -17,7 +17,7 @@ export function BrightnessTopic() {
   const step = stepOf(settings.scale);
   const reading = useMeasured(String(step), (desk) => desk.readBrightness(step));
   if (!reading) return <Finding>Comparing the two greys …</Finding>;
-  const causes = reading.causes.filter(({ share }) => share >= LEAST_LISTED);
+  const causes = reading.causes.filter(({ share }) => share >= MIN_LISTED);
   return (
     <>
       <Finding focus={causes[0] ? { kind: 'misled', family: causes[0].family } : null}>

@@ -1,6 +1,6 @@
 'use client';
 
-import { FEWEST_ZONES, MOST_ZONES } from '@/core/measure/zones';
+import { MIN_ZONES, MAX_ZONES } from '@/core/measure/zones';
 import { percent } from '@/ui/words';
 
 interface Props {
@@ -15,12 +15,12 @@ const HIGH = 30;
 
 /** The curve of what each number of values explains, as a row of bars; a click uses that number. */
 export function CarryCurve({ curve, carriedBy, zones, onUse }: Props) {
-  const numbers = Array.from({ length: MOST_ZONES - FEWEST_ZONES + 1 }, (_, i) => i + FEWEST_ZONES);
+  const numbers = Array.from({ length: MAX_ZONES - MIN_ZONES + 1 }, (_, i) => i + MIN_ZONES);
   return (
     <div className="-mx-2 flex" role="group" aria-label="Number of values">
       {numbers.map((n) => {
         const explained = curve[n - 1];
-        const carries = n === Math.max(FEWEST_ZONES, carriedBy);
+        const carries = n === Math.max(MIN_ZONES, carriedBy);
         return (
           <button
             key={n}

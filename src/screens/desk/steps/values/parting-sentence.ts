@@ -6,7 +6,7 @@ import type { ValueScale } from '@/core/colour/value-scale';
 import { capital, several, stepOf, stepWords } from '@/ui/words';
 
 /** From this CIEDE2000 on two colours are plainly two. */
-const PLAIN = 5;
+const CLEAR_DIFFERENCE = 5;
 
 /** What would merge in black and white. */
 export function mergingSentence(merging: readonly Merging[], masses: number): string {
@@ -30,10 +30,10 @@ export function separationSentence(
   scale: ValueScale,
 ): string {
   const half = stepOf(scale) / 2;
-  if (difference < PLAIN)
+  if (difference < CLEAR_DIFFERENCE)
     return `They hardly part at all: ${stepWords(steps, scale)} of value, and nearly one colour.`;
   if (steps >= half) return `They part by ${stepWords(steps, scale)}, in grey as well.`;
-  return inGrey >= PLAIN
+  return inGrey >= CLEAR_DIFFERENCE
     ? `They part by colour; their values are ${stepWords(steps, scale)} apart, in grey only just.`
     : `They part by colour alone: ${stepWords(steps, scale)} of value. In grey they would be one.`;
 }

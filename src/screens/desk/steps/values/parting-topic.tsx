@@ -22,7 +22,7 @@ import { mergingSentence, separationSentence } from './parting-sentence';
 import { Pointing } from '../pointing';
 import { zoneNames } from './value-sentence';
 
-const MOST_LISTED = 8;
+const MAX_LISTED = 8;
 
 /** Whether neighbours hold apart, in colour and in grey. */
 export function PartingTopic() {
@@ -162,7 +162,7 @@ function MergingList({ merging }: { merging: readonly Merging[] }) {
   const { settings } = useSettings();
   return (
     <Section title="Merging in value" aside="under half a step">
-      {merging.slice(0, MOST_LISTED).map(({ one, other, pair, steps, place }) => (
+      {merging.slice(0, MAX_LISTED).map(({ one, other, pair, steps, place }) => (
         <Pointing
           key={pair.join()}
           focus={{ kind: 'masses', which: pair }}
@@ -178,8 +178,8 @@ function MergingList({ merging }: { merging: readonly Merging[] }) {
           </span>
         </Pointing>
       ))}
-      {merging.length > MOST_LISTED && (
-        <p className="py-2 text-sm text-soft">and {merging.length - MOST_LISTED} smaller ones</p>
+      {merging.length > MAX_LISTED && (
+        <p className="py-2 text-sm text-soft">and {merging.length - MAX_LISTED} smaller ones</p>
       )}
     </Section>
   );

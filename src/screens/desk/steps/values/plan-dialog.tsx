@@ -3,8 +3,8 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { Plan, Paper, PlanSettings } from '@/core/plan/value-plan';
 import { PAPERS } from '@/core/plan/value-plan';
-import { FEWEST_SQUARES, MOST_SQUARES } from '@/core/plan/transfer-grid';
-import { FEWEST_ZONES, MOST_ZONES } from '@/core/measure/zones';
+import { MIN_SQUARES, MAX_SQUARES } from '@/core/plan/transfer-grid';
+import { MIN_ZONES, MAX_ZONES } from '@/core/measure/zones';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { Dialog } from '@/ui/dialog';
@@ -57,8 +57,8 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
           <Slider
             label="Values"
             words={String(zones)}
-            min={FEWEST_ZONES}
-            max={MOST_ZONES}
+            min={MIN_ZONES}
+            max={MAX_ZONES}
             value={zones}
             onChange={setZones}
           />
@@ -94,8 +94,8 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
             <Slider
               label="Short side"
               words={`${short}`}
-              min={FEWEST_SQUARES}
-              max={MOST_SQUARES}
+              min={MIN_SQUARES}
+              max={MAX_SQUARES}
               value={short}
               onChange={setShort}
             />

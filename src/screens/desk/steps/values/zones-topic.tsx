@@ -2,8 +2,8 @@
 
 import { useState } from 'react';
 import type { ZoneBody, Zone } from '@/core/measure/zones';
-import { FEWEST_ZONES, MOST_ZONES } from '@/core/measure/zones';
-import { MOST_SQUINT } from '@/core/picture/squint';
+import { MIN_ZONES, MAX_ZONES } from '@/core/measure/zones';
+import { MAX_SQUINT } from '@/core/picture/squint';
 import { greyOfValue } from '@/core/picture/value-map';
 import type { StudyDocument } from '@/contracts/study';
 import { moveThreshold, withBreaks, withZones } from '@/study/zone-edits';
@@ -53,7 +53,7 @@ export function ZonesTopic() {
         words={squint === 0 ? 'none' : `${(squint * 100).toFixed(1)} %`}
         value={squint}
         min={0}
-        max={MOST_SQUINT}
+        max={MAX_SQUINT}
         step={0.001}
         onChange={(next) => {
           slide();
@@ -108,8 +108,8 @@ export function ZonesTopic() {
           label="How many"
           words={String(zones)}
           value={zones}
-          min={FEWEST_ZONES}
-          max={MOST_ZONES}
+          min={MIN_ZONES}
+          max={MAX_ZONES}
           onChange={(next) => {
             slide();
             edit((was) => withZones(was, next), 'zones');
