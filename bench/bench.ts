@@ -14,11 +14,11 @@ import { extractPalette } from '../src/core/palette/extract';
 import { swatchMap } from '../src/core/palette/swatch-map';
 import { blocksOf } from '../src/core/picture/blocks';
 import { develop } from '../src/core/picture/develop';
-import { halved } from '../src/core/picture/halve';
+import { halfSizePicture } from '../src/core/picture/half-size';
 import type { Picture } from '../src/core/picture/picture';
 import { probe } from '../src/core/picture/probe';
 import { MAX_SQUINT, DEFAULT_SQUINT, squint, squinter } from '../src/core/picture/squint';
-import { greyPicture, sightOf } from '../src/core/picture/value-map';
+import { greyPicture, valueImageOf } from '../src/core/picture/value-map';
 import { encodeWorking, makeWorkingCopy } from '../src/server/pictures/read-picture';
 import { benchDrawers } from './drawers';
 import { dropToPalette } from './drop';
@@ -73,7 +73,7 @@ const SPREAD = { ...NO_PUSH, spread: 0.5 };
 const LOCAL = { ...SPREAD, cast: 'local' as const };
 const ready = pushable(working);
 const rowsWhole = rowsOf(ready);
-const half = pushableLike(halved(blocksOf(working)), ready);
+const half = pushableLike(halfSizePicture(blocksOf(working)), ready);
 const rowsHalf = rowsOf(half);
 
 const operations: [string, () => unknown][] = [
@@ -94,7 +94,7 @@ const operations: [string, () => unknown][] = [
   [
     'values: zones drawn',
     () => {
-      const sight = sightOf(working);
+      const sight = valueImageOf(working);
       zoneGreys(sight, zoneEdges(sight.counts, { zones: 4, breaks: 'natural' }));
     },
   ],

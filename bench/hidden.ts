@@ -72,19 +72,19 @@ async function benchFinding(): Promise<void> {
 function compared(truth: Fog, picture: Picture, quality: number) {
   const subject = pushable(picture, quality);
   const { grid } = subject.ground;
-  const { colours, of } = readHidden(subject, PUSHES[0]);
+  const { colours, labels } = readHidden(subject, PUSHES[0]);
   const regions = truth.regions.length;
   // How many cells of each listed colour lie in each true region; the first is the fog alone.
   const overlap = colours.map(() => new Float64Array(regions + 1));
   const sizes = new Float64Array(regions + 1);
-  for (let c = 0; c < of.length; c++) {
-    if (!grid.seen[c]) continue;
+  for (let c = 0; c < labels.length; c++) {
+    if (!grid.mask[c]) continue;
     const x = Math.floor((((c % grid.width) + 0.5) / grid.across) * picture.width);
     const y = Math.floor(((Math.floor(c / grid.width) + 0.5) / grid.down) * picture.height);
     const label =
       truth.of[Math.min(picture.height - 1, y) * picture.width + Math.min(picture.width - 1, x)];
     sizes[label]++;
-    if (of[c] >= 0) overlap[of[c]][label]++;
+    if (labels[c] >= 0) overlap[labels[c]][label]++;
   }
   const mostly = overlap.map((cells) => cells.indexOf(Math.max(...cells)));
   let right = 0;

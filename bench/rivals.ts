@@ -6,6 +6,7 @@ import { writeLab } from '../src/core/colour/cielab';
 import { writeOklab } from '../src/core/colour/oklab';
 import { LINEAR_OF_BYTE } from '../src/core/colour/srgb';
 import type { Picture } from '../src/core/picture/picture';
+import { kMeans as kMeansFrom } from '../src/core/raster/k-means';
 import { randomFrom } from '../src/core/seeded';
 
 /** Something else that makes a palette of a picture. */
@@ -61,34 +62,10 @@ function kMeans(picture: Picture, count: number, write: Write): Oklab[] {
       centre.set(at.subarray(k * 3, k * 3 + 3), c * 3);
       for (let i = 0; i < n; i++) near[i] = Math.min(near[i], squared(i, centre, c));
     }
-    const owner = new Uint8Array(n);
-    let error = Infinity;
-    for (let round = 0; round < ROUNDS; round++) {
-      const sums = new Float64Array(count * 4);
-      let next = 0;
-      for (let k = 0; k < n; k++) {
-        let nearest = Infinity;
-        for (let c = 0; c < count; c++) {
-          const d = squared(k, centre, c);
-          if (d < nearest) {
-            nearest = d;
-            owner[k] = c;
-          }
-        }
-        next += weight[k] * nearest;
-        const to = owner[k] * 4;
-        for (let c = 0; c < 3; c++) sums[to + c] += weight[k] * at[k * 3 + c];
-        sums[to + 3] += weight[k];
-      }
-      for (let c = 0; c < count; c++)
-        if (sums[c * 4 + 3] > 0)
-          for (let i = 0; i < 3; i++) centre[c * 3 + i] = sums[c * 4 + i] / sums[c * 4 + 3];
-      if (error - next < 1e-9 * next) break;
-      error = next;
-    }
+    const { owner, error } = kMeansFrom(at, centre, ROUNDS, weight);
     if (error < least) {
       least = error;
-      best = owner.slice();
+      best = owner;
     }
   }
   return meansOf(best, at, weight, count, write);

@@ -112,7 +112,7 @@ export async function paletteReport(
   const { swatches, meanDifference } = extractPalette(working, { count, lean });
   const names = paletteNames(swatches.map((swatch) => swatch.colour));
   return paletteReportSchema.parse({
-    swatches: swatches.map(({ colour, share, home }, i) => ({
+    swatches: swatches.map(({ colour, share, point }, i) => ({
       hex: hexFromOklab(colour),
       share,
       name: names[i],
@@ -120,7 +120,7 @@ export async function paletteReport(
       value: valueOfOklab(colour),
       chroma: oklchFromOklab(colour).C,
       oklab: [colour.L, colour.a, colour.b],
-      place: home,
+      place: point,
     })),
     meanDifference,
   });

@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test, appFor } from './app';
-import { deskIsSet, openStudy, toStep, toTopic, tray } from './hands';
+import { deskIsSet, openStudy, toStep, toTopic, tray } from './page-actions';
 
 const app = appFor('demo');
 

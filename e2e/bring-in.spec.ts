@@ -1,6 +1,6 @@
 import { pngPromising, redAndBlue } from '../src/server/testing/test-pictures';
 import { expect, test, appFor } from './app';
-import { deskIsSet, drop, isReady } from './hands';
+import { deskIsSet, drop, isReady } from './page-actions';
 
 const app = appFor('empty');
 

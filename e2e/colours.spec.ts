@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { appFor, expect, test } from './app';
-import { choose, onStage, openStudy, pixelAt, toStep, toTopic } from './hands';
+import { choose, onStage, openStudy, pixelAt, toStep, toTopic } from './page-actions';
 
 const app = appFor('demo');
 const finding = (page: Page) => page.getByTestId('finding');

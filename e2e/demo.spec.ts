@@ -1,5 +1,5 @@
 import { expect, test, appFor } from './app';
-import { isSaved, openStudy } from './hands';
+import { isSaved, openStudy } from './page-actions';
 
 const app = appFor('demo');
 

@@ -10,7 +10,7 @@ import {
   setSlider,
   toStep,
   tray,
-} from './hands';
+} from './page-actions';
 
 const app = appFor('demo');
 const TITLE = 'Lower station, rain at dusk';

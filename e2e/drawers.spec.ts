@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { appFor, expect, test } from './app';
-import { finding, isSaved, libraryNames, libraryRows, openDrawers, setSlider } from './hands';
+import { finding, isSaved, libraryNames, libraryRows, openDrawers, setSlider } from './page-actions';
 
 const app = appFor('demo');
 

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { appFor, expect, test } from './app';
-import { dropPicture, onStage, openStudy, setSlider, toStep } from './hands';
+import { dropPicture, onStage, openStudy, setSlider, toStep } from './page-actions';
 
 const app = appFor('demo');
 

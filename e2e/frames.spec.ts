@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { appFor, expect, test } from './app';
-import { choose, openStudy, toStep } from './hands';
+import { choose, openStudy, toStep } from './page-actions';
 
 const app = appFor('demo');
 const MIN_RATE = 30;

@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
 import sharp from 'sharp';
 import { appFor, expect, test } from './app';
-import { choose, isSaved, onStage, openStudy, pixelAt, setSlider, toStep, tray } from './hands';
+import { choose, isSaved, onStage, openStudy, pixelAt, setSlider, toStep, tray } from './page-actions';
 
 const app = appFor('demo');
 const finding = (page: Page) => page.getByTestId('finding');

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { appFor, expect, test } from './app';
-import { isReady } from './hands';
+import { isReady } from './page-actions';
 
 const app = appFor('demo');
 

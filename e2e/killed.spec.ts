@@ -1,5 +1,5 @@
 import { expect, test, appFor } from './app';
-import { deskIsSet, dropPicture, isSaved } from './hands';
+import { deskIsSet, dropPicture, isSaved } from './page-actions';
 
 const app = appFor('empty');
 const ROUNDS = 3;

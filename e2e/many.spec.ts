@@ -1,6 +1,6 @@
 import { runNode } from '../scripts/lib.mjs';
 import { appFor, expect, test } from './app';
-import { isReady } from './hands';
+import { isReady } from './page-actions';
 
 const app = appFor('empty');
 

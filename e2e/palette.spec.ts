@@ -15,7 +15,7 @@ import {
   setSlider,
   toStep,
   tray,
-} from './hands';
+} from './page-actions';
 
 const app = appFor('demo');
 const finding = (page: Page) => page.getByTestId('finding');

@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { appFor, expect, test } from './app';
-import { drop, finding, libraryNames, openDrawers } from './hands';
+import { drop, finding, libraryNames, openDrawers } from './page-actions';
 
 const app = appFor('demo');
 

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, test, appFor } from './app';
-import { deskIsSet, isSaved, onStage, openStudy, toStep, tray } from './hands';
+import { deskIsSet, isSaved, onStage, openStudy, toStep, tray } from './page-actions';
 
 const app = appFor('demo');
 const TITLE = 'Lower station, rain at dusk';

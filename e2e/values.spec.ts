@@ -12,7 +12,7 @@ import {
   setSlider,
   toStep,
   toTopic,
-} from './hands';
+} from './page-actions';
 
 const app = appFor('demo');
 const HALL = 'Ticket hall at noon';

@@ -1,5 +1,5 @@
 import { expect, test, appFor } from './app';
-import { isSaved } from './hands';
+import { isSaved } from './page-actions';
 
 const app = appFor('demo');
 

@@ -10,7 +10,7 @@ import {
   setSlider,
   toStep,
   tray,
-} from './hands';
+} from './page-actions';
 
 const app = appFor('empty');
 

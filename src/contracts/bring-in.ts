@@ -7,8 +7,8 @@ export const MAX_PIXELS = 80_000_000;
 export const STAGES = ['sending', 'looking', 'working copy', 'palette', 'keeping'] as const;
 export type Stage = (typeof STAGES)[number];
 
-export const faultSchema = z.object({ code: z.string(), message: z.string(), status: z.number() });
-export type Fault = z.infer<typeof faultSchema>;
+export const errorBodySchema = z.object({ code: z.string(), message: z.string(), status: z.number() });
+export type ErrorBody = z.infer<typeof errorBodySchema>;
 
 /** One line of the answer to a picture that is being brought in. */
 export const bringInEventSchema = z.discriminatedUnion('event', [
@@ -19,6 +19,6 @@ export const bringInEventSchema = z.discriminatedUnion('event', [
     pictureId: z.string(),
     studies: z.array(z.object({ id: z.string(), title: z.string() })),
   }),
-  z.object({ event: z.literal('refused'), error: faultSchema }),
+  z.object({ event: z.literal('refused'), error: errorBodySchema }),
 ]);
 export type BringInEvent = z.infer<typeof bringInEventSchema>;

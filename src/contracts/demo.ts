@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { faultSchema } from './bring-in';
+import { errorBodySchema } from './bring-in';
 
 /** One line of the answer while the demo is started again. */
 export const demoEventSchema = z.discriminatedUnion('event', [
@@ -10,6 +10,6 @@ export const demoEventSchema = z.discriminatedUnion('event', [
     title: z.string(),
   }),
   z.object({ event: z.literal('done'), studies: z.number().int() }),
-  z.object({ event: z.literal('refused'), error: faultSchema }),
+  z.object({ event: z.literal('refused'), error: errorBodySchema }),
 ]);
 export type DemoEvent = z.infer<typeof demoEventSchema>;

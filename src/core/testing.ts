@@ -12,7 +12,7 @@ export const anyBytes = fc.tuple(
 export const anySrgb = anyBytes.map(oklabFromBytes);
 
 /** For tests: the 8-bit grey of a Munsell value. */
-export function greyOf(value: number): [number, number, number] {
+export function greyBytes(value: number): [number, number, number] {
   const byte = greyOfValue(value);
   return [byte, byte, byte];
 }

@@ -1,5 +1,5 @@
 import { ZodError } from 'zod';
-import type { Fault } from '@/contracts/bring-in';
+import type { ErrorBody } from '@/contracts/bring-in';
 
 /**
  * The one kind of error that services throw: a code for programs, a sentence for the person (what
@@ -29,7 +29,7 @@ export function notFound(what: string): ServiceError {
 }
 
 /** Any thrown thing as a fault; what we did not foresee is logged and told without its inner words. */
-export function faultOf(error: unknown): Fault & { detail?: unknown } {
+export function errorBodyOf(error: unknown): ErrorBody & { detail?: unknown } {
   if (error instanceof ServiceError)
     return { code: error.code, message: error.message, status: error.status, detail: error.detail };
   if (error instanceof ZodError) {

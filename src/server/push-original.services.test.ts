@@ -1,7 +1,7 @@
 import sharp from 'sharp';
 import { oklabFromBytes, type Bytes } from '@/core/colour/hex';
 import { DEFAULT_HIDDEN } from '@/contracts/hidden';
-import type { PushOrder } from '@/contracts/push-order';
+import type { PushRequest } from '@/contracts/push-request';
 import { bringIn } from './pictures/bring-in';
 import { pushOriginal } from './pictures/push-original';
 import { getStudy } from './studies/studies';
@@ -29,7 +29,7 @@ beforeAll(async () => {
 });
 afterAll(() => end());
 
-const order = (part: Partial<PushOrder['asked']> = {}): PushOrder => ({
+const order = (part: Partial<PushRequest['asked']> = {}): PushRequest => ({
   asked: {
     push: DEFAULT_HIDDEN.push,
     kept: DEFAULT_HIDDEN.kept,

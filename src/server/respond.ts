@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import type { Fault } from '@/contracts/bring-in';
-import { faultOf, notFound, ServiceError } from './errors';
+import type { ErrorBody } from '@/contracts/bring-in';
+import { errorBodyOf, notFound, ServiceError } from './errors';
 
 type Handler<C> = (request: Request, context: C) => Promise<Response>;
 
@@ -11,7 +11,7 @@ export function answering<C>(handler: Handler<C>): Handler<C> {
       refuseStrangers(request);
       return await handler(request, context);
     } catch (error) {
-      const { status, ...fault } = faultOf(error);
+      const { status, ...fault } = errorBodyOf(error);
       return Response.json({ error: { ...fault, status } }, { status });
     }
   };
@@ -33,7 +33,7 @@ export async function idOf({ params }: WithId, what: string): Promise<string> {
 export function inLines<E>(
   request: Request,
   work: (say: (event: E) => void) => Promise<void>,
-  refused: (fault: Fault) => E,
+  refused: (fault: ErrorBody) => E,
 ): Response {
   const encoder = new TextEncoder();
   const { signal } = request;
@@ -45,7 +45,7 @@ export function inLines<E>(
       try {
         await work(say);
       } catch (error) {
-        if (!signal.aborted) say(refused(faultOf(error)));
+        if (!signal.aborted) say(refused(errorBodyOf(error)));
       }
       if (!signal.aborted) controller.close();
     },

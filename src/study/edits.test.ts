@@ -24,7 +24,7 @@ describe('extracting again', () => {
     swatch('picked', '#f0c060', { origin: 'picked' }),
   );
   const found = (hexes: string[]) =>
-    hexes.map((hex) => ({ colour: of(hex), share: 0.1, home: null }));
+    hexes.map((hex) => ({ colour: of(hex), share: 0.1, point: null }));
   const areas = (n: number) => Array.from({ length: n }, () => null);
 
   it('keeps what was picked or locked, and gives it its new share', () => {
@@ -73,8 +73,8 @@ describe('extracting again', () => {
       fc.property(fc.array(anySrgb, { minLength: 1, maxLength: 14 }), (colours) => {
         const kept = tray.palette.swatches
           .filter(staysOnExtraction)
-          .map(({ colour }) => ({ colour, share: 0, home: null }));
-        const fresh = colours.map((colour) => ({ colour, share: 0, home: null }));
+          .map(({ colour }) => ({ colour, share: 0, point: null }));
+        const fresh = colours.map((colour) => ({ colour, share: 0, point: null }));
         const after = applyExtraction(
           tray,
           8,

@@ -3,7 +3,7 @@ import { pairUp, type Pair } from '@/core/palette/pair-up';
 import type { LibraryContent, Swatch } from '@/contracts/library';
 
 /** What becomes of two swatches that are nearly the same. */
-export type Keeping = 'first' | 'mean' | 'both';
+export type DuplicatePolicy = 'first' | 'mean' | 'both';
 
 /**
  * The swatches of two libraries as one list, from dark to light. Of pairs within a CIEDE2000 distance the first is
@@ -14,7 +14,7 @@ export function mergedLibrary(
   one: Pick<LibraryContent, 'swatches'>,
   other: Pick<LibraryContent, 'swatches'>,
   within: number,
-  keeping: Keeping,
+  keeping: DuplicatePolicy,
 ): { swatches: Swatch[]; pairs: Pair[] } {
   const { shared, near } = pairUp(
     one.swatches.map(({ colour }) => colour),

@@ -149,8 +149,8 @@ describe('a derived colour', () => {
         child,
         2,
         [
-          ...keep.map(({ colour }) => ({ colour, share: 0, home: null })),
-          { colour: of('#ece0bc'), share: 1, home: null },
+          ...keep.map(({ colour }) => ({ colour, share: 0, point: null })),
+          { colour: of('#ece0bc'), share: 1, point: null },
         ],
         [null, null],
         newId,

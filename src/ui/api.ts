@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { faultSchema } from '@/contracts/bring-in';
+import { errorBodySchema } from '@/contracts/bring-in';
 
-const answerSchema = z.object({ error: faultSchema.extend({ detail: z.unknown().optional() }) });
+const answerSchema = z.object({ error: errorBodySchema.extend({ detail: z.unknown().optional() }) });
 
 /** What the server refused, or that it could not be reached (`code: 'unreachable'`, status 0). */
 export class RefusedError extends Error {

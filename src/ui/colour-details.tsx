@@ -7,7 +7,7 @@ import { oklchFromOklab, type Oklab } from '@/core/colour/oklab';
 import { temperature } from '@/core/colour/temperature';
 import { valueOfOklab } from '@/core/colour/value';
 import { colourName } from '@/core/colour/name';
-import { say, showFault } from './notices';
+import { say, showError } from './notices';
 import { useSettings } from './settings';
 import { percent, valueWords } from './words';
 
@@ -44,7 +44,7 @@ export function ColourDetails({ colour, share = null }: { colour: Oklab; share?:
               onClick={() =>
                 void navigator.clipboard
                   .writeText(text)
-                  .then(() => say(`Copied ${text}`), showFault)
+                  .then(() => say(`Copied ${text}`), showError)
               }
               className="flex min-h-10 w-full items-center justify-between border-t px-1 text-sm hover:bg-faint"
             >

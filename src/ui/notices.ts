@@ -3,7 +3,7 @@
 import { toast } from 'sonner';
 
 /** The one place in the client where an error is shown. */
-export function showFault(error: unknown): void {
+export function showError(error: unknown): void {
   console.error(error);
   const words = error instanceof Error ? error.message : 'Something went wrong. Please try again.';
   toast(words, { duration: 12_000, closeButton: true });
@@ -15,7 +15,7 @@ export function offerUndo(done: string, undo: () => void | Promise<void>): void 
     duration: 10_000,
     action: {
       label: 'Undo',
-      onClick: () => void Promise.resolve(undo()).catch(showFault),
+      onClick: () => void Promise.resolve(undo()).catch(showError),
     },
   });
 }

@@ -11,7 +11,7 @@ import {
 } from 'react';
 import type { Settings } from '@/contracts/settings';
 import { call, nothing } from './api';
-import { showFault } from './notices';
+import { showError } from './notices';
 
 interface SettingsRoom {
   settings: Settings;
@@ -43,7 +43,7 @@ export function SettingsProvider({
       clearTimeout(waiting.current);
       waiting.current = setTimeout(
         () =>
-          void call('PUT', '/api/settings', nothing, next, { keepalive: true }).catch(showFault),
+          void call('PUT', '/api/settings', nothing, next, { keepalive: true }).catch(showError),
         SAVE_AFTER,
       );
     },

@@ -1,6 +1,6 @@
 import { LIGHT, SHADOW, sideMap, type Correction, type Side } from '../measure/light-and-shadow';
 import { zoneEdges, zoneMap, type ZoneCut } from '../measure/zones';
-import type { Sight } from '../picture/value-map';
+import type { ValueImage } from '../picture/value-map';
 
 /** Where may be pushed at all. */
 export type Allowed =
@@ -9,7 +9,7 @@ export type Allowed =
 /** 1 for each pixel that may be pushed, 0 for the others; null where all may. */
 export function allowedMap(
   allowed: Allowed,
-  squinted: Sight,
+  squinted: ValueImage,
   { zones, corrections }: { zones: ZoneCut; corrections: readonly Correction[] },
 ): Uint8Array | null {
   switch (allowed.kind) {

@@ -1,6 +1,6 @@
 import { bytesFromOklab } from '../colour/hex';
 import { oklabFromOklch, type Oklch } from '../colour/oklab';
-import { sightOf } from '../picture/value-map';
+import { valueImageOf } from '../picture/value-map';
 import { randomFrom } from '../seeded';
 import { paintedBy } from '../testing';
 import { readGuards } from './guards';
@@ -46,7 +46,7 @@ describe('what is kept from being pushed', () => {
   });
 
   it('is all but the lights, the shadows or a zone', () => {
-    const sight = sightOf(halves);
+    const sight = valueImageOf(halves);
     const cut = { zones: { zones: 2, breaks: 'natural' as const }, corrections: [] };
     const ends = (map: Uint8Array | null) => map && [map[20], map[100]];
     expect(allowedMap({ kind: 'all' }, sight, cut)).toBeNull();

@@ -1,8 +1,11 @@
+import { disjointSets, findRoot } from '../raster/disjoint-sets';
+import { adjacentLabels } from '../raster/grid-edges';
+import { quantileOf } from '../raster/quantile';
 import { noiseAt, type Ground } from './ground';
-import { leansOf, type Lean } from './leans';
+import { chromaRegions, type ChromaRegion } from './chroma-regions';
 
 /** A part of the ground that departs from the cast to one side. */
-export interface Departure extends Lean {
+export interface Departure extends ChromaRegion {
   /** From the cast, in OKLab a and b. */
   away: readonly [number, number];
   /** What it had to depart by to be believed. */
@@ -51,9 +54,9 @@ const WAYS = [
  */
 export function departuresOf(ground: Ground): Departure[] {
   const { grid, cast } = ground;
-  const { leans, of } = leansOf(ground);
+  const { leans, of } = chromaRegions(ground);
   let seen = 0;
-  for (const one of grid.seen) seen += one;
+  for (const one of grid.mask) seen += one;
   const fades = hasOneHue(leans, seen);
   const regions = joined(ground, leans, of).map((lean) => withNeed(ground, lean));
   const map = new Int32Array(of.length).fill(-1);
@@ -66,7 +69,7 @@ export function departuresOf(ground: Ground): Departure[] {
   });
 }
 
-function withNeed({ noise, cast }: Ground, lean: Lean): Departure {
+function withNeed({ noise, cast }: Ground, lean: ChromaRegion): Departure {
   const error = noiseAt(noise, lean.L) * Math.sqrt(TOGETHER / lean.cells.length);
   return {
     ...lean,
@@ -76,31 +79,32 @@ function withNeed({ noise, cast }: Ground, lean: Lean): Departure {
 }
 
 /** How far the cells of a region lie from its mean in a and b: the root of the mean square. */
-function spreadOf({ even }: Ground, { cells, a, b }: Lean): number {
+function spreadOf({ smoothed }: Ground, { cells, a, b }: ChromaRegion): number {
   let sum = 0;
-  for (const c of cells) sum += (even[c * 2] - a) ** 2 + (even[c * 2 + 1] - b) ** 2;
+  for (const c of cells) sum += (smoothed[c * 2] - a) ** 2 + (smoothed[c * 2 + 1] - b) ** 2;
   return Math.sqrt(sum / cells.length);
 }
 
 /** Leans that depart at all, those that touch and depart to one side put together. */
-function joined({ grid, cast }: Ground, leans: readonly Lean[], of: Int32Array): Lean[] {
-  const parent = leans.map((_, i) => i);
+function joined(
+  { grid, cast }: Ground,
+  leans: readonly ChromaRegion[],
+  of: Int32Array,
+): ChromaRegion[] {
+  const parent = disjointSets(leans.length);
   const sums = leans.map(({ cells, a, b }) => ({
     n: cells.length,
     a: a * cells.length,
     b: b * cells.length,
   }));
-  const rootOf = (i: number) => {
-    while (parent[i] !== i) i = parent[i] = parent[parent[i]];
-    return i;
-  };
+  const rootOf = (i: number) => findRoot(parent, i);
   // What is loud itself is left out here, lest a mean of loud and quiet pass for a quiet colour that is nowhere.
   const departs = leans.map(
     ({ a, b }) => Math.hypot(a - cast[0], b - cast[1]) >= RIM && Math.hypot(a, b) <= HIDDEN_BELOW,
   );
   const awayOf = (i: number) =>
     [sums[i].a / sums[i].n - cast[0], sums[i].b / sums[i].n - cast[1]] as const;
-  const touching = pairsOf(of, grid.width)
+  const touching = adjacentLabels(of, grid.width)
     .filter(([one, other]) => departs[one] && departs[other])
     .map((pair) => ({ pair, angle: between(awayOf(pair[0]), awayOf(pair[1])) }))
     .sort((x, y) => x.angle - y.angle);
@@ -112,7 +116,7 @@ function joined({ grid, cast }: Ground, leans: readonly Lean[], of: Int32Array):
     sums[one].a += sums[other].a;
     sums[one].b += sums[other].b;
   }
-  const regions = new Map<number, Lean[]>();
+  const regions = new Map<number, ChromaRegion[]>();
   leans.forEach((lean, i) => {
     if (!departs[i]) return;
     const root = rootOf(i);
@@ -121,25 +125,11 @@ function joined({ grid, cast }: Ground, leans: readonly Lean[], of: Int32Array):
   return Array.from(regions.values(), together);
 }
 
-function together(leans: readonly Lean[]): Lean {
+function together(leans: readonly ChromaRegion[]): ChromaRegion {
   const cells = leans.flatMap((lean) => lean.cells);
-  const mean = (of: (lean: Lean) => number) =>
+  const mean = (of: (lean: ChromaRegion) => number) =>
     leans.reduce((sum, lean) => sum + of(lean) * lean.cells.length, 0) / cells.length;
   return { cells, L: mean(({ L }) => L), a: mean(({ a }) => a), b: mean(({ b }) => b) };
-}
-
-/** The pairs of labels that touch along a side. */
-function pairsOf(of: Int32Array, width: number): [number, number][] {
-  const found = new Set<number>();
-  const most = 1 << 20;
-  of.forEach((one, c) => {
-    for (const d of [(c + 1) % width === 0 ? -1 : c + 1, c + width]) {
-      const other = of[d] ?? -1;
-      if (one >= 0 && other >= 0 && one !== other)
-        found.add(Math.min(one, other) * most + Math.max(one, other));
-    }
-  });
-  return Array.from(found, (key) => [Math.floor(key / most), key % most]);
 }
 
 /** The angle between two departures in degrees, 0–180. */
@@ -150,7 +140,7 @@ function between(one: readonly [number, number], other: readonly [number, number
 }
 
 /** Whether all that has a hue has the same. */
-function hasOneHue(leans: readonly Lean[], seen: number): boolean {
+function hasOneHue(leans: readonly ChromaRegion[], seen: number): boolean {
   const coloured = leans.filter(
     ({ a, b, cells }) => Math.hypot(a, b) > 1.5 * NO_HUE && cells.length > 0.003 * seen,
   );
@@ -178,13 +168,13 @@ function couldFade({ a, b, away }: Departure, cast: readonly [number, number], o
  * the picture ends too soon.
  */
 function fallAt(
-  { grid, even }: Ground,
+  { grid, smoothed }: Ground,
   regions: Int32Array,
   c: number,
   [dx, dy]: readonly [number, number],
   [a, b]: readonly [number, number],
 ): number {
-  const { width, height, seen } = grid;
+  const { width, height, mask } = grid;
   const x = c % width;
   const y = Math.floor(c / width);
   const meanFrom = (first: number, way: 1 | -1) => {
@@ -196,9 +186,9 @@ function fallAt(
       const v = y + n * dy;
       if (u < 0 || v < 0 || u >= width || v >= height) break;
       const d = v * width + u;
-      if (!seen[d] || (count > 0 && regions[d] !== region)) break;
+      if (!mask[d] || (count > 0 && regions[d] !== region)) break;
       region = regions[d];
-      sum += even[d * 2] * a + even[d * 2 + 1] * b;
+      sum += smoothed[d * 2] * a + smoothed[d * 2 + 1] * b;
       count++;
     }
     return sum / count / Math.hypot(a, b);
@@ -208,7 +198,7 @@ function fallAt(
 
 /** Whether a region ends in a rim: most of it falls off there, and by more than colour does elsewhere. */
 function hasRim(ground: Ground, { cells, away }: Departure, regions: Int32Array): boolean {
-  const { width, seen } = ground.grid;
+  const { width, mask } = ground.grid;
   const own = regions[cells[0]];
   const size = Math.hypot(...away);
   const rims: number[] = [];
@@ -225,17 +215,11 @@ function hasRim(ground: Ground, { cells, away }: Departure, regions: Int32Array)
     for (const way of WAYS.slice(0, 2)) {
       const beyond = c + (way[0] + way[1] * width) * (1 + GAP);
       const before = c - (way[0] + way[1] * width) * GAP;
-      if (!seen[c] || regions[beyond] !== regions[c] || regions[before] !== regions[c]) continue;
+      if (!mask[c] || regions[beyond] !== regions[c] || regions[before] !== regions[c]) continue;
       const there = Math.abs(fallAt(ground, regions, c, way, away));
       if (!Number.isNaN(there)) elsewhere.push(there);
     }
-  const rim = quantile(rims, 0.5);
+  const rim = quantileOf(rims, 0.5);
   if (ground.rough && size < ROUNDED) return false;
-  return rim >= STEP * size && rim >= ABOVE_ELSEWHERE * quantile(elsewhere, 0.9);
-}
-
-function quantile(numbers: number[], share: number): number {
-  if (numbers.length === 0) return 0;
-  const sorted = Float64Array.from(numbers).sort();
-  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))];
+  return rim >= STEP * size && rim >= ABOVE_ELSEWHERE * quantileOf(elsewhere, 0.9);
 }

@@ -1,4 +1,5 @@
 import type { ColourGrid } from '../picture/colour-grid';
+import { quantileOf } from '../raster/quantile';
 
 /** Cells along the longer side that quiet colours are looked for on. */
 export const GROUND_CELLS = 200;
@@ -15,7 +16,7 @@ const APART = 2;
 export interface Ground {
   grid: ColourGrid;
   /** OKLab a and b of each cell, two floats each, evened along the edges of value. */
-  even: Float32Array;
+  smoothed: Float32Array;
   /** Standard deviation of one cell's a or b, by band of lightness. */
   noise: Float64Array;
   /** Whether its file has rounded quiet colours off: a JPEG of low quality. */
@@ -33,9 +34,9 @@ export const ROUGH = 60;
  */
 export function groundOf(grid: ColourGrid, quality: number | null = null): Ground {
   const noise = noiseOf(grid);
-  const even = evened(grid, noise);
+  const smoothed = bilateralFilter(grid, noise);
   const rough = quality !== null && quality < ROUGH;
-  return { grid, even, noise, rough, cast: castOf(grid, even) };
+  return { grid, smoothed, noise, rough, cast: castOf(grid, smoothed) };
 }
 
 /** The noise of a cell of some lightness. */
@@ -47,10 +48,10 @@ export function noiseAt(noise: Float64Array, L: number): number {
  * Standard deviation of a cell's a (or b), by bands of lightness: from the median difference of cells
  * that stand a little apart, which edges and slow turns of colour hardly move.
  */
-function noiseOf({ width, height, oklab, seen }: ColourGrid): Float64Array {
+function noiseOf({ width, height, oklab, mask }: ColourGrid): Float64Array {
   const bands: number[][] = Array.from({ length: NOISE_BANDS }, () => []);
   const take = (c: number, d: number) => {
-    if (!seen[c] || !seen[d]) return;
+    if (!mask[c] || !mask[d]) return;
     const band = Math.min(NOISE_BANDS - 1, Math.floor(oklab[c * 3] * NOISE_BANDS));
     bands[band].push(
       Math.abs(oklab[c * 3 + 1] - oklab[d * 3 + 1]),
@@ -65,15 +66,9 @@ function noiseOf({ width, height, oklab, seen }: ColourGrid): Float64Array {
     }
   // The median of the difference of two normal numbers is 0.6745 √2 of their deviation.
   const deviation = (gaps: number[]) =>
-    Math.max(MIN_NOISE, medianOf(gaps) / (0.6745 * Math.SQRT2));
+    Math.max(MIN_NOISE, quantileOf(gaps, 0.5) / (0.6745 * Math.SQRT2));
   const all = deviation(bands.flat());
   return Float64Array.from(bands, (gaps) => (gaps.length < ENOUGH ? all : deviation(gaps)));
-}
-
-function medianOf(numbers: number[]): number {
-  if (numbers.length === 0) return 0;
-  const sorted = Float64Array.from(numbers).sort();
-  return sorted[sorted.length >> 1];
 }
 
 const REACH = 3;
@@ -94,12 +89,15 @@ const FADES = Float64Array.from({ length: FADED * FADE_STEPS }, (_, step) =>
  * noise lets one tell, in colour.
  * Source: C. Tomasi, R. Manduchi, "Bilateral filtering for gray and color images", ICCV 1998.
  */
-function evened({ width, height, oklab, seen }: ColourGrid, noise: Float64Array): Float32Array {
+function bilateralFilter(
+  { width, height, oklab, mask }: ColourGrid,
+  noise: Float64Array,
+): Float32Array {
   const out = new Float32Array(width * height * 2);
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
       const c = y * width + x;
-      if (!seen[c]) continue;
+      if (!mask[c]) continue;
       const L = oklab[c * 3];
       const ownA = oklab[c * 3 + 1];
       const ownB = oklab[c * 3 + 2];
@@ -114,7 +112,7 @@ function evened({ width, height, oklab, seen }: ColourGrid, noise: Float64Array)
       for (let v = top; v <= bottom; v++)
         for (let u = left; u <= right; u++) {
           const d = c + v * width + u;
-          if (!seen[d]) continue;
+          if (!mask[d]) continue;
           const offL = oklab[d * 3] - L;
           const offA = oklab[d * 3 + 1] - ownA;
           const offB = oklab[d * 3 + 2] - ownB;
@@ -144,11 +142,11 @@ const SPAN = 0.32;
  * they would the mean. Found on a grid of bins, then by mean shift.
  * Source: K. Fukunaga, L. Hostetler, IEEE Trans. Information Theory 21(1), 1975.
  */
-function castOf({ seen }: ColourGrid, even: Float32Array): [number, number] {
+function castOf({ mask }: ColourGrid, even: Float32Array): [number, number] {
   let cells: number[] = [];
-  for (let c = 0; c < seen.length; c++)
-    if (seen[c] && Math.hypot(even[c * 2], even[c * 2 + 1]) < QUIET) cells.push(c);
-  if (cells.length < 20) cells = Array.from(seen.keys()).filter((c) => seen[c]);
+  for (let c = 0; c < mask.length; c++)
+    if (mask[c] && Math.hypot(even[c * 2], even[c * 2 + 1]) < QUIET) cells.push(c);
+  if (cells.length < 20) cells = Array.from(mask.keys()).filter((c) => mask[c]);
   if (cells.length === 0) return [0, 0];
   let [a, b] = densest(cells, even);
   for (const width of CAST_WIDTHS)

@@ -44,11 +44,11 @@ const NOISY = 0.009;
 const STRONG_CAST = 0.03;
 
 /** Reads what a push did; `after` is the picture pushed. */
-export function readGuards({ picture, ground, evener }: Pushable, after: Picture): GuardReading {
+export function readGuards({ picture, ground, denoiser }: Pushable, after: Picture): GuardReading {
   const was = loudness(picture);
   const now = loudness(after);
   const cast = Math.hypot(...ground.cast);
-  const noise = Float64Array.from(evener.noise).sort()[evener.noise.length >> 1];
+  const noise = Float64Array.from(denoiser.noise).sort()[denoiser.noise.length >> 1];
   const says: Record<Guard, boolean> = {
     shouts: now.shouts > TOO_LOUD && now.shouts > was.shouts + LOUDER_BY,
     greens: now.greens > TOO_GREEN && now.greens > was.greens + TOO_GREEN / 2,

@@ -3,9 +3,9 @@ import { bytesFromOklab } from '../colour/hex';
 import type { Oklab } from '../colour/oklab';
 import type { ColourGrid } from '../picture/colour-grid';
 import type { Place } from '../picture/framing';
-import { ringArea, smoothed } from '../picture/lines';
+import { ringArea, smoothPolyline } from '../raster/polylines';
 import { OPAQUE, type Picture } from '../picture/picture';
-import { boxSums } from '../picture/box-sums';
+import { boxSums } from '../raster/box-sums';
 
 /** How much of the paper shows through what is not hidden. */
 const PALE = 0.55;
@@ -20,7 +20,7 @@ export interface FineLabels {
   across: number;
   down: number;
   /** 0, or one more than the number of the region. */
-  of: Uint8Array;
+  label: Uint8Array;
 }
 
 /** Fine cells along the side of a coarse one. */
@@ -33,7 +33,7 @@ export function fineLabels(grid: ColourGrid, of: Int16Array, regions: number): F
   const { width, height } = grid;
   const labels = regions + 1;
   const parts = new Float64Array(of.length * labels);
-  for (let c = 0; c < of.length; c++) if (grid.seen[c]) parts[c * labels + of[c] + 1] = 1;
+  for (let c = 0; c < of.length; c++) if (grid.mask[c]) parts[c * labels + of[c] + 1] = 1;
   for (let pass = 0; pass < 2; pass++) boxSums(parts, width, height, labels, EVENED);
   const fine = new Uint8Array(width * FINER * height * FINER);
   for (let y = 0, p = 0; y < height * FINER; y++) {
@@ -64,7 +64,7 @@ export function fineLabels(grid: ColourGrid, of: Int16Array, regions: number): F
     height: height * FINER,
     across: grid.across * FINER,
     down: grid.down * FINER,
-    of: fine,
+    label: fine,
   };
 }
 
@@ -79,7 +79,7 @@ export function regionMap(
       Math.min(labels.height - 1, Math.floor(((y + 0.5) / height) * labels.down)) * labels.width;
     for (let x = 0; x < width; x++, p++)
       map[p] =
-        labels.of[
+        labels.label[
           row + Math.min(labels.width - 1, Math.floor(((x + 0.5) / width) * labels.across))
         ];
   }
@@ -106,17 +106,19 @@ export function hiddenMapPicture(
 
 /** The outlines of each region as closed lines, in fractions of the picture. */
 export function regionOutlines(labels: FineLabels, regions: number): Place[][][] {
-  const { width, height, across, down, of } = labels;
+  const { width, height, across, down, label } = labels;
   const trace = contours().size([width, height]).smooth(true);
   const least = SPECK * across * down;
   return Array.from({ length: regions }, (_, region) => {
-    const inside = Array.from(of, (label) => (label === region + 1 ? 1 : 0));
+    const inside = Array.from(label, (label) => (label === region + 1 ? 1 : 0));
     return trace
       .contour(inside, 0.5)
       .coordinates.flatMap((polygon) => polygon)
       .filter((ring) => ringArea(ring) >= least)
       .map((ring) =>
-        smoothed(ring.map(([x, y]) => ({ x: Math.min(1, x / across), y: Math.min(1, y / down) }))),
+        smoothPolyline(
+          ring.map(([x, y]) => ({ x: Math.min(1, x / across), y: Math.min(1, y / down) })),
+        ),
       );
   });
 }

@@ -26,9 +26,9 @@ describe('hidden colours', () => {
       regions.forEach(({ share, family }, i) => {
         if (share < 0.01) return;
         all++;
-        if (colours.some((one) => one.family === family && regionAt(one.home) === i)) found++;
+        if (colours.some((one) => one.family === family && regionAt(one.point) === i)) found++;
       });
-      besides += colours.filter(({ home }) => regionAt(home) < 0).length;
+      besides += colours.filter(({ point }) => regionAt(point) < 0).length;
     }
     expect(all).toBeGreaterThan(25);
     expect(found / all).toBeGreaterThanOrEqual(0.95);
@@ -98,7 +98,7 @@ describe('where a region lies', () => {
       height,
       across: width,
       down: height,
-      seen: new Float32Array(width * height),
+      mask: new Float32Array(width * height),
     }) as ColourGrid;
   const cells = (width: number, inside: (x: number, y: number) => boolean, height = 40) =>
     Array.from({ length: width * height }, (_, c) => c).filter((c) =>
@@ -119,8 +119,8 @@ describe('where a region lies', () => {
 
   it('has its home inside, also where its middle is not', () => {
     const ring = cells(60, (x, y) => Math.abs(Math.hypot(x - 30, y - 20) - 14) < 3);
-    const { home } = regionPlace(grid(60, 40), ring);
-    expect(ring).toContain(Math.floor(home.y * 40) * 60 + Math.floor(home.x * 60));
+    const { point } = regionPlace(grid(60, 40), ring);
+    expect(ring).toContain(Math.floor(point.y * 40) * 60 + Math.floor(point.x * 60));
   });
 });
 
@@ -131,7 +131,7 @@ describe('the map of hidden colours', () => {
     height: 10,
     across: 20,
     down: 10,
-    seen: new Float32Array(200).fill(1),
+    mask: new Float32Array(200).fill(1),
   } as ColourGrid;
   const of = Int16Array.from({ length: 200 }, (_, c) => (c % 20 < 10 ? 0 : -1));
   const labels = fineLabels(grid, of, 1);

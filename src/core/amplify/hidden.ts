@@ -16,7 +16,7 @@ export interface HiddenColour {
   /** Where it lies, in words. */
   place: string;
   /** The place deepest inside it, in fractions of the picture. */
-  home: Place;
+  point: Place;
   /** Of the picture, 0–1. */
   share: number;
   /** As it is, and as it is pushed. */
@@ -35,7 +35,7 @@ export interface HiddenReading {
   cast: readonly [number, number];
   colours: HiddenColour[];
   /** The hidden colour of each cell of the ground; −1 for none. */
-  of: Int16Array;
+  labels: Int16Array;
 }
 
 export const MAX_HIDDEN = 12;
@@ -54,21 +54,25 @@ export function readHidden(
 ): HiddenReading {
   const { grid, cast } = ground;
   let seen = 0;
-  for (const one of grid.seen) seen += one;
+  for (const one of grid.mask) seen += one;
   const found = withoutDuplicates(departures(), wheel)
     .map((region) => ({ region, sureness: surenessOf(region) }))
     .sort((x, y) => y.sureness * y.region.cells.length - x.sureness * x.region.cells.length)
     .slice(0, MAX_HIDDEN);
-  const of = new Int16Array(grid.seen.length).fill(-1);
+  const labels = new Int16Array(grid.mask.length).fill(-1);
   const colours = found.map(({ region, sureness }, i): HiddenColour => {
-    for (const c of region.cells) of[c] = i;
-    const { home, words } = regionPlace(grid, region.cells);
+    for (const c of region.cells) labels[c] = i;
+    const { point, words } = regionPlace(grid, region.cells);
     const colour = { L: region.L, a: region.a, b: region.b };
-    const pushed = pushedColour(colour, push, push.cast === 'local' ? castAt(local(), home) : cast);
+    const pushed = pushedColour(
+      colour,
+      push,
+      push.cast === 'local' ? castAt(local(), point) : cast,
+    );
     return {
       family: familyName(region, wheel),
       place: words,
-      home,
+      point,
       share: region.cells.length / seen,
       colour,
       pushed,
@@ -77,7 +81,7 @@ export function readHidden(
       sureness,
     };
   });
-  return { cast, colours, of };
+  return { cast, colours, labels };
 }
 
 function castAt(local: LocalCast, { x, y }: Place): [number, number] {

@@ -1,4 +1,5 @@
-import { boxSums } from '../picture/box-sums';
+import { bilinear } from '../raster/bilinear';
+import { boxSums } from '../raster/box-sums';
 import type { Ground } from './ground';
 
 /** How far around a place its cast is taken from: a share of the longer side. */
@@ -15,14 +16,14 @@ export interface LocalCast {
 }
 
 /** The mean of a and b around each place, what is strong counting little: it changes slowly over the picture. */
-export function localCastOf({ grid, even, cast }: Ground): LocalCast {
-  const { width, height, across, down, seen } = grid;
+export function localCastOf({ grid, smoothed, cast }: Ground): LocalCast {
+  const { width, height, across, down, mask } = grid;
   const cells = width * height;
   const sums = new Float64Array(cells * 3);
   for (let c = 0; c < cells; c++) {
-    if (!seen[c]) continue;
-    const a = even[c * 2];
-    const b = even[c * 2 + 1];
+    if (!mask[c]) continue;
+    const a = smoothed[c * 2];
+    const b = smoothed[c * 2 + 1];
     const weight = 1 / (1 + (a * a + b * b) / (STRONG * STRONG));
     sums.set([weight, weight * a, weight * b], c * 3);
   }
@@ -32,23 +33,7 @@ export function localCastOf({ grid, even, cast }: Ground): LocalCast {
   for (let c = 0; c < cells; c++)
     for (const k of [0, 1])
       field[c * 2 + k] = sums[c * 3] > 1e-9 ? sums[c * 3 + 1 + k] / sums[c * 3] : cast[k];
-  const right = width > 1 ? 2 : 0;
-  const below = height > 1 ? width * 2 : 0;
   return {
-    write(x, y, out) {
-      const u = Math.min(width - 1, Math.max(0, x * across - 0.5));
-      const v = Math.min(height - 1, Math.max(0, y * down - 0.5));
-      const u0 = Math.min(Math.max(0, width - 2), u | 0);
-      const v0 = Math.min(Math.max(0, height - 2), v | 0);
-      const fu = u - u0;
-      const fv = v - v0;
-      const c = (v0 * width + u0) * 2;
-      for (let k = 0; k < 2; k++) {
-        const upper = field[c + k] + (field[c + right + k] - field[c + k]) * fu;
-        const lower =
-          field[c + below + k] + (field[c + below + right + k] - field[c + below + k]) * fu;
-        out[k] = upper + (lower - upper) * fv;
-      }
-    },
+    write: (x, y, out) => bilinear(field, width, 2, x * across - 0.5, y * down - 0.5, out),
   };
 }

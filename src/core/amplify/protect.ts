@@ -1,7 +1,7 @@
 import { oklabFromOklch } from '../colour/oklab';
 import { familyOf, wheelOf, type WheelId } from '../colour/wheel';
 import { layStroke, type Stroke } from '../picture/strokes';
-import { boxSums } from '../picture/box-sums';
+import { boxSums } from '../raster/box-sums';
 
 /** What is kept from being pushed. Strokes are in fractions of the picture. */
 export interface Protection {

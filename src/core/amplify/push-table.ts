@@ -85,7 +85,7 @@ export function emptyPositions(pixels: number): Positions {
 }
 
 /** Notes where a pixel stands, by the lightness of its grey and its a and b. */
-export function place(
+export function setPosition(
   { corner, weights }: Positions,
   p: number,
   grey: number,

@@ -7,7 +7,7 @@ import type { Picture } from '../picture/picture';
 import { randomFrom } from '../seeded';
 import { paintedBy } from '../testing';
 import { chromaRoom } from './chroma-room';
-import { evenerOf } from './even-chroma';
+import { chromaDenoiser } from './denoise-chroma';
 import { CASTS, NO_PUSH, pusher, WAYS, writeAtGrey, type Push } from './push';
 import { pushable, pushedPicture, pushedRows, rowsOf } from './pushed';
 import { fog } from './testing/fogs';
@@ -287,7 +287,7 @@ describe('chroma without its noise', () => {
       return [ground[0] + n[0], ground[1] + n[1], ground[2] + n[2]];
     });
     const subject = pushable(picture);
-    const even = evenerOf(picture, subject.smooth);
+    const even = chromaDenoiser(picture, subject.smooth);
     const line = new Float32Array(200 * 3);
     const deviation = (y: number, from: number, to: number, own: boolean) => {
       even.writeRow(y, line);

@@ -2,19 +2,26 @@ import { LINEAR_OF_BYTE, luminance } from '../colour/srgb';
 import { once } from '../once';
 import { blocksOf } from '../picture/blocks';
 import { colourGrid } from '../picture/colour-grid';
-import { countSeen, OPAQUE, type Picture } from '../picture/picture';
+import { countOpaque, OPAQUE, type Picture } from '../picture/picture';
 import { departuresOf, type Departure } from './departures';
 import {
-  evenerOf,
+  chromaDenoiser,
   SMOOTH_CELLS,
   smoothChroma,
-  type Evener,
+  type ChromaDenoiser,
   type SmoothChroma,
-} from './even-chroma';
+} from './denoise-chroma';
 import { GROUND_CELLS, groundOf, type Ground } from './ground';
 import { localCastOf, type LocalCast } from './local-cast';
 import { checkPush, isPushed, NO_PUSH, pusher, spreadGain, type Push } from './push';
-import { addTable, emptyPositions, place, tableOf, usedNodes, type Positions } from './push-table';
+import {
+  addTable,
+  emptyPositions,
+  setPosition,
+  tableOf,
+  usedNodes,
+  type Positions,
+} from './push-table';
 
 /** A picture made ready to be pushed: all that no slider changes. */
 export interface Pushable {
@@ -23,14 +30,14 @@ export interface Pushable {
   whole: boolean;
   ground: Ground;
   smooth: SmoothChroma;
-  evener: Evener;
+  denoiser: ChromaDenoiser;
   local: () => LocalCast;
   departures: () => Departure[];
 }
 
 /** A picture ready to be pushed; `quality` is that of the JPEG it came from (1–100), null for another file. */
 export function pushable(picture: Picture, quality: number | null = null): Pushable {
-  const whole = countSeen(picture) === picture.width * picture.height;
+  const whole = countOpaque(picture) === picture.width * picture.height;
   const blocks = blocksOf(picture);
   const read = groundOf(colourGrid(picture, blocks, GROUND_CELLS), quality);
   const smooth = smoothChroma(colourGrid(picture, blocks, SMOOTH_CELLS));
@@ -39,7 +46,7 @@ export function pushable(picture: Picture, quality: number | null = null): Pusha
     whole,
     ground: read,
     smooth,
-    evener: evenerOf(picture, smooth),
+    denoiser: chromaDenoiser(picture, smooth),
     local: once(() => localCastOf(read)),
     departures: once(() => departuresOf(read)),
   };
@@ -49,8 +56,8 @@ const NONE = pusher(NO_PUSH);
 
 /** The same picture at another size: what is known of one serves the other. */
 export function pushableLike(picture: Picture, like: Pushable): Pushable {
-  const whole = countSeen(picture) === picture.width * picture.height;
-  return { ...like, picture, whole, evener: evenerOf(picture, like.smooth) };
+  const whole = countOpaque(picture) === picture.width * picture.height;
+  return { ...like, picture, whole, denoiser: chromaDenoiser(picture, like.smooth) };
 }
 
 /** What a spread about the cast around each place needs besides. */
@@ -74,14 +81,14 @@ export interface Rows {
 }
 
 export function rowsOf(subject: Pushable, from = 0, to = subject.picture.height): Rows {
-  const { picture, evener } = subject;
+  const { picture, denoiser } = subject;
   const { width, data } = picture;
   const pixels = width * (to - from);
   const grey = new Float32Array(pixels);
   const ab = new Float32Array(pixels * 2);
   const lab = new Float32Array(width * 3);
   for (let y = from, p = 0; y < to; y++) {
-    evener.writeRow(y, lab);
+    denoiser.writeRow(y, lab);
     for (let x = 0, i = y * width * 4; x < width; x++, p++, i += 4) {
       if (data[i + 3] < OPAQUE) continue;
       grey[p] = Math.cbrt(
@@ -97,7 +104,7 @@ export function rowsOf(subject: Pushable, from = 0, to = subject.picture.height)
   }
   const positions = once(() => {
     const made = emptyPositions(pixels);
-    for (let p = 0; p < pixels; p++) place(made, p, grey[p], ab[p * 2], ab[p * 2 + 1]);
+    for (let p = 0; p < pixels; p++) setPosition(made, p, grey[p], ab[p * 2], ab[p * 2 + 1]);
     return made;
   });
   const rows = { from, to, grey, ab, positions, used: once(() => usedNodes(positions())) };
@@ -170,7 +177,7 @@ function pushAside(
   const share = g / (1 + g);
   const positions = emptyPositions(grey.length);
   for (let p = 0; p < grey.length; p++)
-    place(
+    setPosition(
       positions,
       p,
       grey[p],

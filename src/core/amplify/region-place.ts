@@ -1,6 +1,6 @@
 import { placeOfCell, type ColourGrid } from '../picture/colour-grid';
 import type { Place } from '../picture/framing';
-import { innermost } from '../picture/innermost';
+import { polesOfInaccessibility } from '../raster/pole-of-inaccessibility';
 import { placeWords } from '../picture/place-words';
 
 /** A band is at least this long and at most this wide, in shares of the picture. */
@@ -13,11 +13,11 @@ const ALL_OVER = 0.85;
 export function regionPlace(
   grid: ColourGrid,
   cells: readonly number[],
-): { home: Place; words: string } {
-  const of = new Int16Array(grid.seen.length).fill(-1);
+): { point: Place; words: string } {
+  const of = new Int16Array(grid.mask.length).fill(-1);
   for (const c of cells) of[c] = 0;
-  const home = placeOfCell(grid, innermost(of, grid.width, 1)[0]);
-  return { home, words: bandWords(grid, cells) ?? placeWords(middleOf(grid, cells, home)) };
+  const point = placeOfCell(grid, polesOfInaccessibility(of, grid.width, 1)[0]);
+  return { point, words: bandWords(grid, cells) ?? placeWords(middleOf(grid, cells, point)) };
 }
 
 function bandWords({ width, across, down }: ColourGrid, cells: readonly number[]): string | null {

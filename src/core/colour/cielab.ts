@@ -1,5 +1,5 @@
 import { linearFromOklab, oklabFromLinear, type Oklab } from './oklab';
-import type { Rgb } from './srgb';
+import { luminance, type Rgb } from './srgb';
 
 /** CIELAB under D65, 2° observer: L* 0–100. Source: CIE 15:2018. */
 export interface Lab {
@@ -34,7 +34,7 @@ export function writeLab(
   const x = curve(
     (0.41239079926595934 * r + 0.357584339383878 * g + 0.1804807884018343 * b) / WHITE_X,
   );
-  const y = curve(0.2126390058715104 * r + 0.7151686787677559 * g + 0.07219231536073371 * b);
+  const y = curve(luminance(r, g, b));
   const z = curve(
     (0.01933081871559182 * r + 0.11919477979462598 * g + 0.9505321522496607 * b) / WHITE_Z,
   );

@@ -1,3 +1,5 @@
+import { luminance } from './srgb';
+
 /**
  * DIN99d, a space in which plain distance follows small colour differences as CIEDE2000 sees them
  * much better than in CIELAB, at the cost of a few logarithms per colour and none per pair. We use
@@ -20,7 +22,7 @@ function curve(t: number): number {
 /** Linear sRGB to DIN99d (L 0–100), written into `out` at `at` (three floats). */
 export function writeDin99d(r: number, g: number, b: number, out: Float64Array, at: number): void {
   const X = 0.41239079926595934 * r + 0.357584339383878 * g + 0.1804807884018343 * b;
-  const Y = 0.2126390058715104 * r + 0.7151686787677559 * g + 0.07219231536073371 * b;
+  const Y = luminance(r, g, b);
   const Z = 0.01933081871559182 * r + 0.11919477979462598 * g + 0.9505321522496607 * b;
   const x = curve((1.12 * X - 0.12 * Z) / (1.12 * WHITE_X - 0.12 * WHITE_Z));
   const y = curve(Y);

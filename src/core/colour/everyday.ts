@@ -1,3 +1,4 @@
+import { inHueArc } from './hue-arc';
 import { oklchFromOklab, type Oklab } from './oklab';
 import { valueOfOklab } from './value';
 
@@ -40,15 +41,12 @@ export function everydayName(colour: Oklab): string | null {
   const { C, h } = oklchFromOklab(colour);
   const value = valueOfOklab(colour);
   const found = EVERYDAY.find(
-    (region) => within(value, region.value) && within(C, region.chroma) && hueWithin(h, region.hue),
+    (region) =>
+      within(value, region.value) && within(C, region.chroma) && inHueArc(h, ...region.hue),
   );
   return found ? found.name : null;
 }
 
 function within(n: number, [from, to]: [number, number]): boolean {
   return n >= from && n < to;
-}
-
-function hueWithin(h: number, [from, to]: [number, number]): boolean {
-  return from <= to ? within(h, [from, to]) : h >= from || h < to;
 }

@@ -43,7 +43,12 @@ export function byteOfLinear(linear: number): number {
   return BYTE_OF_LINEAR[(bounded * ENCODE_STEPS + 0.5) | 0];
 }
 
-/** Relative luminance Y (0–1) of linear light. Source: IEC 61966-2-1, the second row of its matrix. */
+/** What red, green and blue light give to relative luminance. Source: IEC 61966-2-1, the second row of its matrix. */
+export const RED_LUMINANCE = 0.2126390058715104;
+export const GREEN_LUMINANCE = 0.7151686787677559;
+export const BLUE_LUMINANCE = 0.07219231536073371;
+
+/** Relative luminance Y (0–1) of linear light. */
 export function luminance(r: number, g: number, b: number): number {
-  return 0.2126390058715104 * r + 0.7151686787677559 * g + 0.07219231536073371 * b;
+  return RED_LUMINANCE * r + GREEN_LUMINANCE * g + BLUE_LUMINANCE * b;
 }

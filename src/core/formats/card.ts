@@ -1,9 +1,10 @@
 import { labFromOklab } from '../colour/cielab';
 import { ciede2000 } from '../colour/ciede2000';
-import { oklabFromBytes } from '../colour/hex';
-import type { Oklab } from '../colour/oklab';
+import { writeOklab, type Oklab } from '../colour/oklab';
+import { LINEAR_OF_BYTE } from '../colour/srgb';
 import { OPAQUE, type Picture } from '../picture/picture';
-import { pieces } from '../picture/pieces';
+import { connectedComponents } from '../raster/connected-components';
+import { growRegions } from '../raster/region-growing';
 import { bareSwatch, FormatError, type LibraryFile } from './library-file';
 
 /** A patch of a swatch card: its colour, and where it lies in fractions of the picture. */
@@ -32,6 +33,8 @@ const EDGE = 0.2;
 /** So much of a patch, at each of its sides, is left out of its colour. */
 const RIM = 0.15;
 const MAX_PATCHES = 2000;
+/** The mean of a growing patch is taken anew after so many samples. */
+const MEAN_EVERY = 32;
 
 /**
  * The even patches of a picture of a swatch card or chart, in reading order: connected samples that part little from
@@ -39,8 +42,13 @@ const MAX_PATCHES = 2000;
  */
 export function cardPatches(picture: Picture): CardPatch[] {
   const small = evened(sampled(picture));
-  const { of, entry, size } = pieces(evenMap(small), small.width, small.height, -1);
-  const boxes = boxesOf(of, size.length, small.width, small.height);
+  const { labels, entry, size } = connectedComponents(
+    evenMap(small),
+    small.width,
+    small.height,
+    -1,
+  );
+  const boxes = boxesOf(labels, size.length, small.width, small.height);
   const area = small.width * small.height;
   const around = 2 * (small.width + small.height);
   const patches: CardPatch[] = [];
@@ -52,9 +60,9 @@ export function cardPatches(picture: Picture): CardPatch[] {
     const full = size[piece] >= MIN_FULL * wide * high;
     const shapely = Math.max(wide, high) <= LONGEST * Math.min(wide, high);
     if (!large || !full || !shapely || box.edge > EDGE * around) return;
-    if (brokenShare(small, of, piece, box) < MIN_BROKEN) return;
+    if (brokenShare(small, labels, piece, box) < MIN_BROKEN) return;
     patches.push({
-      colour: colourWithin(small, of, piece, box),
+      colour: colourWithin(small, labels, piece, box),
       x: box.left / small.width,
       y: box.top / small.height,
       width: wide / small.width,
@@ -77,21 +85,21 @@ export function readCard(picture: Picture): LibraryFile {
   };
 }
 
-interface Samples {
+interface SampleGrid {
   width: number;
   height: number;
   /** OKLab of each sample, and whether it is seen. */
   colour: Float64Array;
-  seen: Uint8Array;
+  mask: Uint8Array;
 }
 
-/** The picture as means of small squares in OKLab. */
-function sampled({ width, height, data }: Picture): Samples {
+/** The picture as means of the linear light of small squares, in OKLab. */
+function sampled({ width, height, data }: Picture): SampleGrid {
   const step = Math.max(1, Math.max(width, height) / SIDE);
   const wide = Math.max(1, Math.floor(width / step));
   const high = Math.max(1, Math.floor(height / step));
   const colour = new Float64Array(wide * high * 3);
-  const seen = new Uint8Array(wide * high);
+  const mask = new Uint8Array(wide * high);
   for (let y = 0; y < high; y++)
     for (let x = 0; x < wide; x++) {
       const at = y * wide + x;
@@ -110,19 +118,18 @@ function sampled({ width, height, data }: Picture): Samples {
           const p = (Math.min(v, height - 1) * width + Math.min(u, width - 1)) * 4;
           if (data[p + 3] < OPAQUE) continue;
           count++;
-          for (let k = 0; k < 3; k++) sum[k] += data[p + k];
+          for (let k = 0; k < 3; k++) sum[k] += LINEAR_OF_BYTE[data[p + k]];
         }
       if (count === 0) continue;
-      seen[at] = 1;
-      const mean = oklabFromBytes([sum[0] / count, sum[1] / count, sum[2] / count]);
-      colour.set([mean.L, mean.a, mean.b], at * 3);
+      mask[at] = 1;
+      writeOklab(sum[0] / count, sum[1] / count, sum[2] / count, colour, at * 3);
     }
-  return { width: wide, height: high, colour, seen };
+  return { width: wide, height: high, colour, mask };
 }
 
 /** With each sample the mean of the nine around it, which takes most of a camera's grain. */
-function evened(samples: Samples): Samples {
-  const { width, height, colour, seen } = samples;
+function evened(samples: SampleGrid): SampleGrid {
+  const { width, height, colour, mask } = samples;
   const out = new Float64Array(colour.length);
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
@@ -131,7 +138,7 @@ function evened(samples: Samples): Samples {
       for (let v = Math.max(0, y - 1); v <= Math.min(height - 1, y + 1); v++)
         for (let u = Math.max(0, x - 1); u <= Math.min(width - 1, x + 1); u++) {
           const from = v * width + u;
-          if (!seen[from]) continue;
+          if (!mask[from]) continue;
           count++;
           for (let k = 0; k < 3; k++) out[at + k] += colour[from * 3 + k];
         }
@@ -140,55 +147,33 @@ function evened(samples: Samples): Samples {
   return { ...samples, colour: out };
 }
 
-function colourAt({ colour }: Samples, at: number): Oklab {
+function colourAt({ colour }: SampleGrid, at: number): Oklab {
   return { L: colour[at * 3], a: colour[at * 3 + 1], b: colour[at * 3 + 2] };
 }
 
 /**
- * A number for each sample, alike for those that belong to one patch: samples join their left and upper neighbour
- * while they are near the mean of what has joined so far, so that a slow fading is no patch.
+ * The patch of each sample: samples join their neighbours while they are near the mean of what has joined
+ * so far, so that a slow fading is no patch.
  */
-function evenMap(samples: Samples): Int32Array {
-  const { width, height, seen } = samples;
-  const map = new Int32Array(width * height).fill(-1);
-  const sums: { L: number; a: number; b: number; count: number }[] = [];
-  const meanOf = (patch: number): Oklab => {
-    const { L, a, b, count } = sums[patch];
-    return { L: L / count, a: a / count, b: b / count };
-  };
-  for (let start = 0; start < map.length; start++) {
-    if (map[start] >= 0 || !seen[start]) continue;
-    const patch = sums.push({ L: 0, a: 0, b: 0, count: 0 }) - 1;
-    const waiting = [start];
-    map[start] = patch;
-    let mean = labFromOklab(colourAt(samples, start));
-    for (let at = waiting.pop(); at !== undefined; at = waiting.pop()) {
-      const { L, a, b } = colourAt(samples, at);
-      const sum = sums[patch];
-      sum.L += L;
-      sum.a += a;
-      sum.b += b;
-      sum.count++;
-      if (sum.count % 32 === 0) mean = labFromOklab(meanOf(patch));
-      const x = at % width;
-      const y = (at - x) / width;
-      for (const [u, v] of [
-        [x - 1, y],
-        [x + 1, y],
-        [x, y - 1],
-        [x, y + 1],
-      ]) {
-        if (u < 0 || v < 0 || u >= width || v >= height) continue;
-        const next = v * width + u;
-        if (map[next] >= 0 || !seen[next]) continue;
-        const apart = ciede2000(mean, labFromOklab(colourAt(samples, next)));
-        if (apart > SMOOTH) continue;
-        map[next] = patch;
-        waiting.push(next);
-      }
-    }
-  }
-  return map;
+function evenMap(samples: SampleGrid): Int32Array {
+  let sum = { L: 0, a: 0, b: 0 };
+  let count = 0;
+  let mean = { L: 0, a: 0, b: 0 };
+  return growRegions(samples, {
+    begin(cell) {
+      sum = { L: 0, a: 0, b: 0 };
+      count = 0;
+      mean = labFromOklab(colourAt(samples, cell));
+    },
+    join(cell) {
+      const { L, a, b } = colourAt(samples, cell);
+      sum = { L: sum.L + L, a: sum.a + a, b: sum.b + b };
+      count++;
+      if (count % MEAN_EVERY === 0)
+        mean = labFromOklab({ L: sum.L / count, a: sum.a / count, b: sum.b / count });
+    },
+    accepts: (cell) => ciede2000(mean, labFromOklab(colourAt(samples, cell))) <= SMOOTH,
+  });
 }
 
 interface Box {
@@ -222,7 +207,7 @@ function boxesOf(of: Int32Array, count: number, width: number, height: number): 
 }
 
 /** The share of a patch's sides, row by row and column by column, at which another colour begins at once. */
-function brokenShare(samples: Samples, of: Int32Array, piece: number, box: Box): number {
+function brokenShare(samples: SampleGrid, of: Int32Array, piece: number, box: Box): number {
   const { width, height } = samples;
   let sides = 0;
   let broken = 0;
@@ -230,7 +215,7 @@ function brokenShare(samples: Samples, of: Int32Array, piece: number, box: Box):
     const u = x + dx * STEP_OUT;
     const v = y + dy * STEP_OUT;
     sides++;
-    if (u < 0 || v < 0 || u >= width || v >= height || !samples.seen[v * width + u]) {
+    if (u < 0 || v < 0 || u >= width || v >= height || !samples.mask[v * width + u]) {
       broken++;
       return;
     }
@@ -260,7 +245,7 @@ function brokenShare(samples: Samples, of: Int32Array, piece: number, box: Box):
 }
 
 /** The mean of a patch without its rim, where it has run into what lies beside it. */
-function colourWithin(samples: Samples, of: Int32Array, piece: number, box: Box): Oklab {
+function colourWithin(samples: SampleGrid, of: Int32Array, piece: number, box: Box): Oklab {
   const inset = (from: number, to: number) => Math.floor((to - from + 1) * RIM);
   const across = inset(box.left, box.right);
   const down = inset(box.top, box.bottom);

@@ -105,7 +105,10 @@ export function readTable(text: string): CsvTable {
     line += 1 + row.reduce((sum, cell) => sum + (cell.match(/\r\n|\n|\r/g)?.length ?? 0), 0);
   }
   if (rows.length > MAX_LIBRARY_SWATCHES + 1)
-    throw new FormatError(lines[MAX_LIBRARY_SWATCHES + 1], `there are more than ${MAX_LIBRARY_SWATCHES} rows.`);
+    throw new FormatError(
+      lines[MAX_LIBRARY_SWATCHES + 1],
+      `there are more than ${MAX_LIBRARY_SWATCHES} rows.`,
+    );
   if (rows.length === 0) throw new FormatError(1, 'there is nothing in this table.');
   const named = columnsByHeader(rows[0]);
   if (named) {

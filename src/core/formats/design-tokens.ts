@@ -3,7 +3,7 @@ import { hexFromOklab, oklabFromHex } from '../colour/hex';
 import { oklabFromOklch, oklabFromRgb, type Oklab } from '../colour/oklab';
 import { readJson, type JsonText } from './json-text';
 import {
-  ALL_HOLDINGS,
+  ALL_CAPABILITIES,
   bareSwatch,
   FormatError,
   MAX_LIBRARY_SWATCHES,
@@ -42,7 +42,7 @@ export const designTokens: LibraryFormat = {
   title: 'design tokens',
   extension: 'tokens.json',
   mediaType: 'application/json',
-  holds: ALL_HOLDINGS,
+  holds: ALL_CAPABILITIES,
 
   write: ({ name, note, tags, swatches }) => {
     const keys = slugs(swatches.map((swatch) => swatch.name));
@@ -112,7 +112,10 @@ function collect(
   if ('$value' in group) {
     if (type !== 'color') return;
     if (into.length === MAX_LIBRARY_SWATCHES)
-      throw new FormatError(json.lineOf(path), `there are more than ${MAX_LIBRARY_SWATCHES} colours.`);
+      throw new FormatError(
+        json.lineOf(path),
+        `there are more than ${MAX_LIBRARY_SWATCHES} colours.`,
+      );
     const own = ownSwatch.safeParse(extension(group));
     into.push({
       ...bareSwatch(path.join(' '), colourOf(json, group.$value, path, 0)),

@@ -35,7 +35,7 @@ export interface LibraryFile {
 }
 
 /** What a format keeps of a library. Anything not listed here is lost by it. */
-export type Holding =
+export type Capability =
   | 'name'
   | 'note'
   | 'tags'
@@ -48,7 +48,7 @@ export type Holding =
   | 'exact colour'
   | '8-bit colour';
 
-export const ALL_HOLDINGS: readonly Holding[] = [
+export const ALL_CAPABILITIES: readonly Capability[] = [
   'name',
   'note',
   'tags',
@@ -67,7 +67,7 @@ export interface FormatFacts {
   title: string;
   extension: string;
   mediaType: string;
-  holds: readonly Holding[];
+  holds: readonly Capability[];
 }
 
 /** A format of text. */
@@ -88,8 +88,8 @@ export class FormatError extends Error {
 }
 
 /** What a format loses of a library: everything it does not hold. */
-export function loses(format: FormatFacts): Holding[] {
-  return ALL_HOLDINGS.filter((holding) => !format.holds.includes(holding));
+export function loses(format: FormatFacts): Capability[] {
+  return ALL_CAPABILITIES.filter((holding) => !format.holds.includes(holding));
 }
 
 /** The most swatches that a file may hold. */

@@ -1,4 +1,4 @@
-import { ALL_HOLDINGS, type FormatFacts, type LibraryFile } from './library-file';
+import { ALL_CAPABILITIES, type FormatFacts, type LibraryFile } from './library-file';
 import { pngText, withPngText } from './png-text';
 import { prismJson } from './prism-json';
 
@@ -13,7 +13,7 @@ export const pngChart: FormatFacts = {
   title: 'PNG chart',
   extension: 'png',
   mediaType: 'image/png',
-  holds: ALL_HOLDINGS,
+  holds: ALL_CAPABILITIES,
 };
 
 export function embedLibrary(png: Uint8Array, library: LibraryFile): Uint8Array {

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { hexFromOklab } from '../colour/hex';
 import { readJson } from './json-text';
 import {
-  ALL_HOLDINGS,
+  ALL_CAPABILITIES,
   FormatError,
   MAX_LIBRARY_SWATCHES,
   partsOf,
@@ -41,7 +41,7 @@ export const prismJson: LibraryFormat = {
   title: 'Bold Prism library',
   extension: 'prism.json',
   mediaType: 'application/json',
-  holds: ALL_HOLDINGS,
+  holds: ALL_CAPABILITIES,
 
   write: ({ name, note, tags, swatches }) => {
     const plain = {

@@ -1,7 +1,12 @@
 import { hexFromOklab } from '../colour/hex';
 import { greyOf } from '../colour/grey-of';
 import { valueOfOklab } from '../colour/value';
-import { ALL_HOLDINGS, FormatError, type LibraryFile, type LibraryFormat } from './library-file';
+import {
+  ALL_CAPABILITIES,
+  FormatError,
+  type LibraryFile,
+  type LibraryFormat,
+} from './library-file';
 import { prismJson } from './prism-json';
 import { svgFills } from './svg-fills';
 import { escapeXml, walkXml } from './xml-text';
@@ -98,7 +103,7 @@ export const svgChart: LibraryFormat = {
   title: 'SVG chart',
   extension: 'svg',
   mediaType: 'image/svg+xml',
-  holds: ALL_HOLDINGS,
+  holds: ALL_CAPABILITIES,
 
   write: (library) => {
     const { width, height, blocks, texts } = chartOf(library);

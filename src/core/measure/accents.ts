@@ -1,8 +1,8 @@
 import type { Oklab } from '../colour/oklab';
 import { placeOfCell, type ColourGrid } from '../picture/colour-grid';
 import type { Place } from '../picture/framing';
-import { innermost } from '../picture/innermost';
-import { pieces } from '../picture/pieces';
+import { polesOfInaccessibility } from '../raster/pole-of-inaccessibility';
+import { connectedComponents } from '../raster/connected-components';
 
 /** A small part that is far stronger than the picture around it. */
 export interface AccentPlace extends Place {
@@ -21,20 +21,20 @@ const MAX_ACCENTS = 5;
 
 /** The accents of a picture, the strongest first. */
 export function readAccents(grid: ColourGrid): AccentPlace[] {
-  const { width, height, oklab, seen } = grid;
-  const chroma = Float32Array.from(seen, (_, c) => Math.hypot(oklab[c * 3 + 1], oklab[c * 3 + 2]));
+  const { width, height, oklab, mask } = grid;
+  const chroma = Float32Array.from(mask, (_, c) => Math.hypot(oklab[c * 3 + 1], oklab[c * 3 + 2]));
   let cells = 0;
   let sum = 0;
-  seen.forEach((one, c) => {
+  mask.forEach((one, c) => {
     cells += one;
     sum += one * chroma[c];
   });
   const limit = sum / Math.max(1, cells) + ABOVE;
-  const strong = Uint8Array.from(chroma, (one, c) => (seen[c] && one >= limit ? 1 : 0));
-  const found = pieces(strong, width, height, 0);
-  const deepest = innermost(Int16Array.from(found.of), width, found.size.length);
+  const strong = Uint8Array.from(chroma, (one, c) => (mask[c] && one >= limit ? 1 : 0));
+  const found = connectedComponents(strong, width, height, 0);
+  const deepest = polesOfInaccessibility(Int16Array.from(found.labels), width, found.size.length);
   const sums = found.size.map(() => [0, 0, 0, 0]);
-  found.of.forEach((piece, c) => {
+  found.labels.forEach((piece, c) => {
     if (piece < 0) return;
     for (let k = 0; k < 3; k++) sums[piece][k] += oklab[c * 3 + k];
     sums[piece][3] += chroma[c];

@@ -18,7 +18,7 @@ const FULL_CHROMA = 0.2;
  * a neutral white nothing, and chroma adds up to 1. A picture without any weight balances in its middle.
  */
 export function readBalance(grid: ColourGrid): Balance {
-  const { width, height, across, down, oklab, value, seen } = grid;
+  const { width, height, across, down, oklab, value, mask } = grid;
   let weight = 0;
   let left = 0;
   let upper = 0;
@@ -26,7 +26,7 @@ export function readBalance(grid: ColourGrid): Balance {
   let sumY = 0;
   for (let y = 0, c = 0; y < height; y++)
     for (let x = 0; x < width; x++, c++) {
-      if (!seen[c]) continue;
+      if (!mask[c]) continue;
       const chroma = Math.hypot(oklab[c * 3 + 1], oklab[c * 3 + 2]);
       // Cells that reach beyond the picture count for the part that is inside.
       const inside = Math.min(1, across - x) * Math.min(1, down - y);

@@ -1,6 +1,6 @@
 import type { ColourGrid } from '../picture/colour-grid';
 import type { Place } from '../picture/framing';
-import { chained, evened, smoothed, type Stretch } from '../picture/lines';
+import { chainSegments, movingAverage, smoothPolyline, type Segment } from '../raster/polylines';
 import type { Masses } from './masses';
 
 /** How plainly two masses part along a stretch of their border. */
@@ -39,7 +39,7 @@ const EVENED = 4;
 /** Shorter runs are not drawn. */
 const MIN_RUN = 4;
 
-type Step = Stretch & { step: number };
+type Step = Segment & { step: number };
 
 /**
  * The borders between masses, the longest first. A stretch of one is found where value steps by at
@@ -55,16 +55,16 @@ export function bordersOf(masses: Masses): Border[] {
 }
 
 /** For each pair of masses that meet, the sides of cells where they do. */
-function meetings({ grid: { width, height, value }, of }: Masses) {
+function meetings({ grid: { width, height, value }, labels }: Masses) {
   const borders = new Map<number, { one: number; other: number; steps: Step[] }>();
-  const meet = (c: number, d: number, along: number, stretch: Stretch) => {
-    if (of[c] === of[d] || of[c] < 0 || of[d] < 0) return;
-    const one = Math.min(of[c], of[d]);
-    const other = Math.max(of[c], of[d]);
+  const meet = (c: number, d: number, along: number, stretch: Segment) => {
+    if (labels[c] === labels[d] || labels[c] < 0 || labels[d] < 0) return;
+    const one = Math.min(labels[c], labels[d]);
+    const other = Math.max(labels[c], labels[d]);
     const key = one * 0x10000 + other;
     const border = borders.get(key) ?? { one, other, steps: [] };
-    const inner = backed(of, c, -along, width);
-    const outer = backed(of, d, along, width);
+    const inner = backed(labels, c, -along, width);
+    const outer = backed(labels, d, along, width);
     border.steps.push({ ...stretch, step: Math.abs(value[inner] - value[outer]) });
     borders.set(key, border);
   };
@@ -101,12 +101,12 @@ function described(
     x: Math.min(1, x / across),
     y: Math.min(1, y / down),
   });
-  for (const { points, stretches } of chained(steps)) {
-    const edges = evened(
-      stretches.map((i) => steps[i].step),
+  for (const { points, segments } of chainSegments(steps)) {
+    const edges = movingAverage(
+      segments.map((i) => steps[i].step),
       EVENED,
     ).map(edgeOf);
-    const curve = smoothed(points);
+    const curve = smoothPolyline(points);
     for (let from = 0, to = 0; from < edges.length; from = to) {
       while (to < edges.length && edges[to] === edges[from]) to++;
       counts[edges[from]] += to - from;
@@ -131,7 +131,7 @@ function edgeOf(step: number): Edge {
 }
 
 /** The middle of the stretch that lies nearest to the middle of them all: a place on the border itself. */
-function middleOf(stretches: readonly Stretch[]): Place {
+function middleOf(stretches: readonly Segment[]): Place {
   const middles = stretches.map(({ x0, y0, x1, y1 }) => ({ x: (x0 + x1) / 2, y: (y0 + y1) / 2 }));
   const x = middles.reduce((sum, middle) => sum + middle.x, 0) / middles.length;
   const y = middles.reduce((sum, middle) => sum + middle.y, 0) / middles.length;

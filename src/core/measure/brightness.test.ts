@@ -1,17 +1,17 @@
-import { greyOf, paintedBy } from '../testing';
+import { greyBytes, paintedBy } from '../testing';
 import { valueOfLuminance } from '../colour/value';
 import { luminance, toLinear } from '../colour/srgb';
-import { NO_VALUE, sightOf } from '../picture/value-map';
+import { NO_VALUE, valueImageOf } from '../picture/value-map';
 import { brightnessPicture, misledPixels, readBrightness } from './brightness';
 
 /** Two reds of one brightness number, and a grey: half, a quarter, a quarter. */
 const PURE: [number, number, number] = [220, 20, 20];
 const PINK: [number, number, number] = [220, 160, 160];
-const picture = paintedBy(80, 20, (x) => (x < 40 ? PURE : x < 60 ? PINK : greyOf(5)));
+const picture = paintedBy(80, 20, (x) => (x < 40 ? PURE : x < 60 ? PINK : greyBytes(5)));
 
 describe('lightness and brightness', () => {
   it('tells two reds of one brightness apart', () => {
-    const { parted, causes } = readBrightness(sightOf(picture), 2);
+    const { parted, causes } = readBrightness(valueImageOf(picture), 2);
     expect(parted).toBeCloseTo(0.5, 9);
     const [{ family, share, value, byBrightness }] = causes;
     expect(causes).toHaveLength(1);
@@ -29,9 +29,9 @@ describe('lightness and brightness', () => {
   });
 
   it('finds nothing to part in greys, and leaves transparent pixels out', () => {
-    const greys = sightOf(paintedBy(30, 10, (x) => greyOf(x / 3)));
+    const greys = valueImageOf(paintedBy(30, 10, (x) => greyBytes(x / 3)));
     expect(readBrightness(greys, 0.5)).toMatchObject({ parted: 0, causes: [] });
-    const holes = sightOf(paintedBy(4, 1, (x) => [0, 0, 255, x < 2 ? 255 : 0]));
+    const holes = valueImageOf(paintedBy(4, 1, (x) => [0, 0, 255, x < 2 ? 255 : 0]));
     const { families, map } = misledPixels(holes, 1);
     expect(families).toHaveLength(1);
     expect(Array.from(map)).toEqual([0, 0, NO_VALUE, NO_VALUE]);

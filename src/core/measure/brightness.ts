@@ -3,15 +3,15 @@ import { oklabFromLinear, type Oklab } from '../colour/oklab';
 import { LINEAR_OF_BYTE } from '../colour/srgb';
 import { quickValueOfLuminance } from '../colour/value';
 import { familyOf } from '../colour/wheel';
-import { CELL_SPACE, cellOf } from '../palette/cells';
+import { HISTOGRAM_BINS, histogramBin } from '../picture/colour-histogram';
 import { OPAQUE, type Picture } from '../picture/picture';
 import {
   binOfValue,
   NO_VALUE,
-  seenIn,
+  opaqueCount,
   VALUE_BINS,
   valueOfBin,
-  type Sight,
+  type ValueImage,
 } from '../picture/value-map';
 
 /**
@@ -66,7 +66,7 @@ interface MisledPixels {
   sums: Float64Array[];
 }
 
-export function misledPixels({ picture: { data }, map }: Sight, step: number): MisledPixels {
+export function misledPixels({ picture: { data }, map }: ValueImage, step: number): MisledPixels {
   const found: MisledPixels = {
     families: [],
     map: new Uint8Array(map.length).fill(NO_VALUE),
@@ -74,7 +74,7 @@ export function misledPixels({ picture: { data }, map }: Sight, step: number): M
     bright: [],
     sums: [],
   };
-  const familyOfCell = new Int16Array(CELL_SPACE).fill(-1);
+  const familyOfCell = new Int16Array(HISTOGRAM_BINS).fill(-1);
   const bins = (step / 10) * VALUE_BINS;
   for (let p = 0, i = 0; p < map.length; p++, i += 4) {
     if (map[p] === NO_VALUE) continue;
@@ -83,7 +83,7 @@ export function misledPixels({ picture: { data }, map }: Sight, step: number): M
     const b = data[i + 2];
     const bright = BIN_OF_CHANNEL[r > g ? (r > b ? r : b) : g > b ? g : b];
     if (bright - map[p] <= bins) continue;
-    const cell = cellOf(r, g, b);
+    const cell = histogramBin(r, g, b);
     if (familyOfCell[cell] < 0) {
       const { name } = familyOf(oklabFromBytes([r, g, b]));
       const known = found.families.indexOf(name);
@@ -106,9 +106,9 @@ export function misledPixels({ picture: { data }, map }: Sight, step: number): M
 }
 
 /** Where and by which colours the two greys part by more than `step` Munsell steps. */
-export function readBrightness(sight: Sight, step: number): BrightnessReading {
+export function readBrightness(sight: ValueImage, step: number): BrightnessReading {
   const { families, light, bright, sums } = misledPixels(sight, step);
-  const seen = seenIn(sight);
+  const seen = opaqueCount(sight);
   const misled = families.map((family, i): Misled => {
     const pixels = light[i].reduce((sum, n) => sum + n, 0);
     const [r, g, b] = sums[i];

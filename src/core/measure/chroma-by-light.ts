@@ -24,14 +24,14 @@ export function chromaByLight(
   size: { width: number; height: number },
   threshold: number,
 ): ChromaByLight {
-  const { width, height, across, down, oklab, value, seen } = grid;
-  const side = new Int8Array(seen.length).fill(-1);
+  const { width, height, across, down, oklab, value, mask } = grid;
+  const side = new Int8Array(mask.length).fill(-1);
   for (let y = 0, c = 0; y < height; y++)
     for (let x = 0; x < width; x++, c++) {
       const px = Math.min(size.width - 1, Math.floor(((x + 0.5) / across) * size.width));
       const py = Math.min(size.height - 1, Math.floor(((y + 0.5) / down) * size.height));
       const of = sides[py * size.width + px];
-      if (seen[c] && (of === LIGHT || of === SHADOW)) side[c] = of;
+      if (mask[c] && (of === LIGHT || of === SHADOW)) side[c] = of;
     }
   const halfTone = (threshold + fullLight(value, side, threshold)) / 2;
   const isNearLight = (x: number, y: number) => {

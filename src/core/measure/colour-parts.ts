@@ -1,7 +1,7 @@
 import { writeOklab } from '../colour/oklab';
 import { luminance, toLinear } from '../colour/srgb';
 import { quickValueOfLuminance } from '../colour/value';
-import { CELL_SPACE, cellOf } from '../palette/cells';
+import { HISTOGRAM_BINS, histogramBin } from '../picture/colour-histogram';
 import type { Picture } from '../picture/picture';
 import { NO_VALUE } from '../picture/value-map';
 
@@ -28,15 +28,15 @@ export interface ColourParts {
  * (1). Only the parts are converted, not the pixels. Throws a RangeError when no pixel is opaque.
  */
 export function colourParts({ data }: Picture, sides: Uint8Array): ColourParts {
-  const counts = new Uint32Array(CELL_SPACE * 2);
-  const sums = new Uint32Array(CELL_SPACE * 2 * 3);
+  const counts = new Uint32Array(HISTOGRAM_BINS * 2);
+  const sums = new Uint32Array(HISTOGRAM_BINS * 2 * 3);
   let seen = 0;
   for (let p = 0, i = 0; p < sides.length; p++, i += 4) {
     if (sides[p] === NO_VALUE) continue;
     const r = data[i];
     const g = data[i + 1];
     const b = data[i + 2];
-    const k = sides[p] * CELL_SPACE + cellOf(r, g, b);
+    const k = sides[p] * HISTOGRAM_BINS + histogramBin(r, g, b);
     counts[k]++;
     sums[k * 3] += r;
     sums[k * 3 + 1] += g;
@@ -50,7 +50,7 @@ export function colourParts({ data }: Picture, sides: Uint8Array): ColourParts {
   });
   const parts: ColourParts = {
     share: Float64Array.from(occupied, (k) => counts[k] / seen),
-    side: Uint8Array.from(occupied, (k) => (k >= CELL_SPACE ? 1 : 0)),
+    side: Uint8Array.from(occupied, (k) => (k >= HISTOGRAM_BINS ? 1 : 0)),
     oklab: new Float64Array(occupied.length * 3),
     chroma: new Float64Array(occupied.length),
     hue: new Float64Array(occupied.length),

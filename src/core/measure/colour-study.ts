@@ -3,7 +3,7 @@ import { blocksOf, sampledBlocks } from '../picture/blocks';
 import { colourGrid, type ColourGrid } from '../picture/colour-grid';
 import type { Picture } from '../picture/picture';
 import { DEFAULT_SQUINT, squinter } from '../picture/squint';
-import { sightOf, VALUE_BINS, type Sight } from '../picture/value-map';
+import { valueImageOf, VALUE_BINS, type ValueImage } from '../picture/value-map';
 import { readAccents, type AccentPlace } from './accents';
 import { readChroma, type ChromaReading } from './chroma';
 import { chromaByLight, type ChromaByLight } from './chroma-by-light';
@@ -45,7 +45,7 @@ export interface KeptColours {
 export interface ColourSources {
   picture: Picture;
   /** As squinted at, with its values. */
-  through: Sight;
+  through: ValueImage;
   /** On `FOCUS_CELLS` cells. */
   grid: ColourGrid;
   /** Of the squinted picture. */
@@ -91,7 +91,7 @@ function sourcesOf(picture: Picture, squint = DEFAULT_SQUINT): ColourSources {
   const squinted = squinter(picture, () => blocks)(squint);
   return {
     picture,
-    through: sightOf(squinted),
+    through: valueImageOf(squinted),
     grid: colourGrid(picture, blocks, FOCUS_CELLS),
     masses: massesOf(colourGrid(squinted, sampledBlocks(squinted), MASS_CELLS)),
   };

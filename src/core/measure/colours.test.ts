@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { anyPicture, greyOf, paintedBy } from '../testing';
+import { anyPicture, greyBytes, paintedBy } from '../testing';
 import { bytesFromOklab } from '../colour/hex';
 import { oklabFromOklch } from '../colour/oklab';
 import { temperature } from '../colour/temperature';
@@ -36,7 +36,7 @@ describe('hues', () => {
       stripes([
         [hue(55, 0.12), 0.3],
         [hue(258, 0.08), 0.5],
-        [greyOf(5), 0.2],
+        [greyBytes(5), 0.2],
       ]),
     );
     expect(hues.dominant.map(({ family }) => family)).toEqual(['blue', 'orange']);
@@ -110,7 +110,7 @@ describe('the key colour', () => {
   });
 
   it('is none in greys', () => {
-    expect(read(paintedBy(40, 40, (x) => greyOf(x / 4))).keyColour).toBeNull();
+    expect(read(paintedBy(40, 40, (x) => greyBytes(x / 4))).keyColour).toBeNull();
   });
 });
 
@@ -136,7 +136,7 @@ describe('temperature', () => {
 describe('chroma', () => {
   it('has percentiles, words and a small accent of a grey picture', () => {
     const picture = paintedBy(200, 100, (x, y) =>
-      x >= 100 && x < 114 && y >= 40 && y < 54 ? hue(30, 0.18) : greyOf(5),
+      x >= 100 && x < 114 && y >= 40 && y < 54 ? hue(30, 0.18) : greyBytes(5),
     );
     const { chroma, harmony, keyColour } = read(picture);
     const share = (14 * 14) / 20000;
@@ -223,7 +223,7 @@ describe('reads as', () => {
   it('leaves strong colours, and greys among greys, as they are', () => {
     const strong = paintedBy(90, 90, (x) => (x < 20 ? hue(30, 0.12) : hue(200, 0.08)));
     expect(read(strong).readsAs).toEqual([]);
-    const greys = paintedBy(90, 90, (x) => greyOf(x < 20 ? 3 : 6));
+    const greys = paintedBy(90, 90, (x) => greyBytes(x < 20 ? 3 : 6));
     expect(read(greys).readsAs).toEqual([]);
   });
 });

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { anyPicture, greyOf, paintedBy } from '../testing';
+import { anyPicture, greyBytes, paintedBy } from '../testing';
 import { blocksOf } from '../picture/blocks';
 import { colourGrid } from '../picture/colour-grid';
 import type { Picture } from '../picture/picture';
@@ -18,7 +18,7 @@ const GREEN: Bytes = [66, 132, 70];
 
 describe('focus', () => {
   it.each<['value' | 'chroma', Bytes, Bytes]>([
-    ['value', greyOf(5), greyOf(8.5)],
+    ['value', greyBytes(5), greyBytes(8.5)],
     ['chroma', GREY, RED],
   ])('finds a lone accent and that it stands out by %s', (reason, field, accent) => {
     const { places, quiet } = readFocus(
@@ -40,7 +40,11 @@ describe('focus', () => {
     const { places } = readFocus(
       gridOf(
         paintedBy(320, 240, (x, y) =>
-          disc(x, y, 80, 120, 12) ? greyOf(9) : disc(x, y, 240, 120, 12) ? greyOf(7.2) : greyOf(4),
+          disc(x, y, 80, 120, 12)
+            ? greyBytes(9)
+            : disc(x, y, 240, 120, 12)
+              ? greyBytes(7.2)
+              : greyBytes(4),
         ),
       ),
     );
@@ -55,7 +59,7 @@ describe('focus', () => {
     expect(flat.places).toEqual([]);
     expect(flat.quiet).toHaveLength(1);
     expect(flat.quiet[0].share).toBe(1);
-    const grain = paintedBy(200, 150, (x, y) => greyOf(5 + ((x * 7 + y * 11) % 3) * 0.1));
+    const grain = paintedBy(200, 150, (x, y) => greyBytes(5 + ((x * 7 + y * 11) % 3) * 0.1));
     expect(readFocus(gridOf(grain)).places).toEqual([]);
   });
 
@@ -81,7 +85,9 @@ describe('focus', () => {
 describe('balance', () => {
   it('lies in the middle of an even picture, and of one that weighs nothing', () => {
     for (const value of [3, 10]) {
-      const { centre, left, upper } = readBalance(gridOf(paintedBy(90, 61, () => greyOf(value))));
+      const { centre, left, upper } = readBalance(
+        gridOf(paintedBy(90, 61, () => greyBytes(value))),
+      );
       for (const n of [centre.x, centre.y, left, upper]) expect(n).toBeCloseTo(0.5, 6);
     }
   });

@@ -1,8 +1,9 @@
 import type { Oklab } from '../colour/oklab';
 import { placeOfCell, type ColourGrid } from '../picture/colour-grid';
 import type { Place } from '../picture/framing';
-import { pieces } from '../picture/pieces';
-import { innermost } from '../picture/innermost';
+import { connectedComponents } from '../raster/connected-components';
+import { boxSum, integralImage, type IntegralImage } from '../raster/integral-image';
+import { polesOfInaccessibility } from '../raster/pole-of-inaccessibility';
 
 export type Reason = 'value' | 'hue' | 'chroma';
 
@@ -63,8 +64,8 @@ const REASONS = ['value', 'hue', 'chroma'] as const;
  * does not have.
  */
 export function readFocus(grid: ColourGrid): FocusReading {
-  const sums = runningSums(grid);
-  const whole = spreadIn(sums, grid, 0, 0, grid.width, grid.height);
+  const sums = sumsOf(grid);
+  const whole = spreadIn(sums, 0, 0, grid.width, grid.height);
   const scale = (reason: Reason) => Math.max(FLOORS[reason], whole[reason]);
   const diagonal = Math.hypot(grid.across, grid.down);
   const reaches = SCALES.map((share) => Math.max(1, Math.round(share * diagonal)));
@@ -72,7 +73,7 @@ export function readFocus(grid: ColourGrid): FocusReading {
   const strength = new Float32Array(cells);
   const parts = new Float32Array(cells * 3);
   for (let c = 0; c < cells; c++) {
-    if (!grid.seen[c]) continue;
+    if (!grid.mask[c]) continue;
     for (const reach of reaches) {
       const spread = spreadAround(sums, grid, c, reach);
       REASONS.forEach((reason, k) => {
@@ -127,13 +128,13 @@ function focalPlaces(
 
 /** The mean colours of the two halves that a square falls into by what makes the contrast. */
 function halves(grid: ColourGrid, cell: number, reach: number, reason: Reason): [Oklab, Oklab] {
-  const { width, height, oklab, value, seen } = grid;
+  const { width, height, oklab, value, mask } = grid;
   const x = cell % width;
   const y = Math.floor(cell / width);
   const around: number[] = [];
   for (let j = Math.max(0, y - reach); j <= Math.min(height - 1, y + reach); j++)
     for (let i = Math.max(0, x - reach); i <= Math.min(width - 1, x + reach); i++)
-      if (seen[j * width + i]) around.push(j * width + i);
+      if (mask[j * width + i]) around.push(j * width + i);
   const axis = reason === 'hue' ? mainAxis(around, oklab) : [0, 0];
   const measure = (c: number) => {
     if (reason === 'value') return value[c];
@@ -177,13 +178,17 @@ function quietPlaces(grid: ColourGrid, busy: Float32Array): QuietPlace[] {
   let seen = 0;
   let sum = 0;
   for (let c = 0; c < busy.length; c++) {
-    seen += grid.seen[c];
+    seen += grid.mask[c];
     sum += busy[c];
   }
   const limit = (QUIET * sum) / Math.max(1, seen);
-  const still = Uint8Array.from(busy, (one, c) => (grid.seen[c] && one <= limit ? 1 : 0));
-  const found = pieces(still, grid.width, grid.height, 0);
-  const deepest = innermost(Int16Array.from(found.of), grid.width, found.size.length);
+  const still = Uint8Array.from(busy, (one, c) => (grid.mask[c] && one <= limit ? 1 : 0));
+  const found = connectedComponents(still, grid.width, grid.height, 0);
+  const deepest = polesOfInaccessibility(
+    Int16Array.from(found.labels),
+    grid.width,
+    found.size.length,
+  );
   return found.size
     .map((size, i) => ({ ...placeOfCell(grid, deepest[i]), share: size / seen }))
     .filter(({ share }) => share >= MIN_QUIET)
@@ -191,35 +196,29 @@ function quietPlaces(grid: ColourGrid, busy: Float32Array): QuietPlace[] {
     .slice(0, MAX_PLACES);
 }
 
-/** Running sums of: cells, value, value², chroma, chroma², a, b. */
-const SUMS = 7;
+/** Channels of the integral image: cells, value, value², chroma, chroma², a, b. */
+const CHANNELS = 7;
 
-function runningSums({ width, height, oklab, value, seen }: ColourGrid): Float64Array {
-  const sums = new Float64Array((width + 1) * (height + 1) * SUMS);
-  const row = new Float64Array(SUMS);
-  for (let y = 0, c = 0; y < height; y++) {
-    row.fill(0);
-    for (let x = 0; x < width; x++, c++) {
-      if (seen[c]) {
-        const a = oklab[c * 3 + 1];
-        const b = oklab[c * 3 + 2];
-        const entry = [1, value[c], value[c] ** 2, Math.hypot(a, b), a * a + b * b, a, b];
-        for (let k = 0; k < SUMS; k++) row[k] += entry[k];
-      }
-      const at = ((y + 1) * (width + 1) + x + 1) * SUMS;
-      const above = (y * (width + 1) + x + 1) * SUMS;
-      for (let k = 0; k < SUMS; k++) sums[at + k] = sums[above + k] + row[k];
-    }
-  }
-  return sums;
+function sumsOf({ width, height, oklab, value, mask }: ColourGrid): IntegralImage {
+  return integralImage(width, height, CHANNELS, (c, out) => {
+    if (!mask[c]) return;
+    const a = oklab[c * 3 + 1];
+    const b = oklab[c * 3 + 2];
+    out[0] = 1;
+    out[1] = value[c];
+    out[2] = value[c] ** 2;
+    out[3] = Math.hypot(a, b);
+    out[4] = a * a + b * b;
+    out[5] = a;
+    out[6] = b;
+  });
 }
 
-function spreadAround(sums: Float64Array, grid: ColourGrid, cell: number, reach: number) {
+function spreadAround(sums: IntegralImage, grid: ColourGrid, cell: number, reach: number) {
   const x = cell % grid.width;
   const y = Math.floor(cell / grid.width);
   return spreadIn(
     sums,
-    grid,
     Math.max(0, x - reach),
     Math.max(0, y - reach),
     Math.min(grid.width, x + reach + 1),
@@ -227,26 +226,23 @@ function spreadAround(sums: Float64Array, grid: ColourGrid, cell: number, reach:
   );
 }
 
+const box = new Float64Array(CHANNELS);
+
 /** Standard deviations inside a box of cells. */
 function spreadIn(
-  sums: Float64Array,
-  { width }: ColourGrid,
+  sums: IntegralImage,
   x0: number,
   y0: number,
   x1: number,
   y1: number,
 ): Record<Reason, number> {
-  const a = (y0 * (width + 1) + x0) * SUMS;
-  const b = (y0 * (width + 1) + x1) * SUMS;
-  const c = (y1 * (width + 1) + x0) * SUMS;
-  const d = (y1 * (width + 1) + x1) * SUMS;
-  const sum = (k: number) => sums[d + k] - sums[b + k] - sums[c + k] + sums[a + k];
-  const n = Math.max(1, sum(0));
+  boxSum(sums, x0, y0, x1, y1, box);
+  const n = Math.max(1, box[0]);
   const root = (square: number) => Math.sqrt(Math.max(0, square));
-  const chroma = sum(3) / n;
+  const chroma = box[3] / n;
   return {
-    value: root(sum(2) / n - (sum(1) / n) ** 2),
-    chroma: root(sum(4) / n - chroma ** 2),
-    hue: root(chroma ** 2 - (sum(5) / n) ** 2 - (sum(6) / n) ** 2),
+    value: root(box[2] / n - (box[1] / n) ** 2),
+    chroma: root(box[4] / n - chroma ** 2),
+    hue: root(chroma ** 2 - (box[5] / n) ** 2 - (box[6] / n) ** 2),
   };
 }

@@ -1,6 +1,6 @@
 import { writeOklab, type Oklab } from '../colour/oklab';
 import { LINEAR_OF_BYTE, toLinear, type Rgb } from '../colour/srgb';
-import { CELL_SPACE, cellOf } from '../palette/cells';
+import { HISTOGRAM_BINS, histogramBin } from '../picture/colour-histogram';
 import type { Picture } from '../picture/picture';
 
 /** The colours of one group of pixels. */
@@ -40,14 +40,14 @@ export function groupLight({ data }: Picture, map: Uint8Array, groups: number): 
  * each pixel: within a cell it is as good as linear.
  */
 export function groupColours({ data }: Picture, map: Uint8Array, groups: number): GroupColour[] {
-  const counts = new Uint32Array(CELL_SPACE * groups);
-  const sums = new Uint32Array(CELL_SPACE * groups * 3);
+  const counts = new Uint32Array(HISTOGRAM_BINS * groups);
+  const sums = new Uint32Array(HISTOGRAM_BINS * groups * 3);
   for (let p = 0, i = 0; p < map.length; p++, i += 4) {
     if (map[p] >= groups) continue;
     const r = data[i];
     const g = data[i + 1];
     const b = data[i + 2];
-    const k = map[p] * CELL_SPACE + cellOf(r, g, b);
+    const k = map[p] * HISTOGRAM_BINS + histogramBin(r, g, b);
     counts[k]++;
     sums[k * 3] += r;
     sums[k * 3 + 1] += g;
@@ -58,7 +58,7 @@ export function groupColours({ data }: Picture, map: Uint8Array, groups: number)
     let pixels = 0;
     let chroma = 0;
     const lab = [0, 0, 0];
-    for (let k = group * CELL_SPACE; k < (group + 1) * CELL_SPACE; k++) {
+    for (let k = group * HISTOGRAM_BINS; k < (group + 1) * HISTOGRAM_BINS; k++) {
       const n = counts[k];
       if (n === 0) continue;
       pixels += n;

@@ -1,3 +1,4 @@
+import { inHueArc } from '../colour/hue-arc';
 import { NEUTRAL_CHROMA } from '../colour/intensity';
 import { linearFromOklab, type Oklab } from '../colour/oklab';
 import { familyOf, PAINTERS_WHEEL, type Wheel } from '../colour/wheel';
@@ -117,7 +118,7 @@ function dominantHues(parts: ColourParts, density: readonly number[], wheel: Whe
       const to = valley(density, bin, peaks[(i + 1) % peaks.length]) * BIN;
       const isAlone = peaks.length === 1;
       const isIn = (part: number) =>
-        parts.chroma[part] >= NEUTRAL_CHROMA && (isAlone || hueWithin(parts.hue[part], from, to));
+        parts.chroma[part] >= NEUTRAL_CHROMA && (isAlone || inHueArc(parts.hue[part], from, to));
       let share = 0;
       let value = 0;
       let chroma = 0;
@@ -194,11 +195,6 @@ function peakHue(density: readonly number[], bin: number): number {
   const bend = left - 2 * middle + right;
   const off = bend === 0 ? 0 : (0.5 * (left - right)) / bend;
   return ((bin + 0.5 + off) * BIN + 360) % 360;
-}
-
-/** Whether a hue lies from `from` on to before `to`, going up round the circle. */
-export function hueWithin(hue: number, from: number, to: number): boolean {
-  return from <= to ? hue >= from && hue < to : hue >= from || hue < to;
 }
 
 function familyShares(parts: ColourParts, wheel: Wheel): FamilyPresence[] {

@@ -2,14 +2,14 @@ import fc from 'fast-check';
 import { anyPicture, paintedBy } from '../testing';
 import { oklabFromBytes } from '../colour/hex';
 import { temperature } from '../colour/temperature';
-import { NO_VALUE, sightOf, type Sight } from '../picture/value-map';
+import { NO_VALUE, valueImageOf, type ValueImage } from '../picture/value-map';
 import { readLightAndShadow, sideMap, sidePicture, type Correction } from './light-and-shadow';
 
 const WARM: [number, number, number] = [230, 200, 150];
 const COOL: [number, number, number] = [50, 60, 90];
 /** A warm light over the left two fifths, a cool shadow over the rest. */
-const twoLights = sightOf(paintedBy(100, 50, (x) => (x < 40 ? WARM : COOL)));
-const read = (sight: Sight, corrections: Correction[] = []) =>
+const twoLights = valueImageOf(paintedBy(100, 50, (x) => (x < 40 ? WARM : COOL)));
+const read = (sight: ValueImage, corrections: Correction[] = []) =>
   readLightAndShadow(sight, sight, corrections);
 
 const dab = (side: 'light' | 'shadow', x: number, y: number, radius: number): Correction => ({
@@ -74,7 +74,7 @@ describe('light and shadow', () => {
   it('puts every seen pixel on one side, with shares that add to 1', () => {
     fc.assert(
       fc.property(anyPicture, fc.boolean(), (picture, corrects) => {
-        const sight = sightOf(picture);
+        const sight = valueImageOf(picture);
         const corrections = corrects ? [dab('light', 0.3, 0.6, 0.2)] : [];
         const sides = sideMap(sight, corrections);
         sides.forEach((side, p) => expect(side === NO_VALUE).toBe(sight.map[p] === NO_VALUE));

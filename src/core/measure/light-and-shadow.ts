@@ -5,10 +5,10 @@ import { layStroke, type Stroke } from '../picture/strokes';
 import {
   greyOfValue,
   NO_VALUE,
-  seenIn,
+  opaqueCount,
   VALUE_BINS,
   valueOfBin,
-  type Sight,
+  type ValueImage,
 } from '../picture/value-map';
 import type { Picture } from '../picture/picture';
 import { groupColours } from './group-colours';
@@ -51,7 +51,7 @@ export interface LightAndShadow {
 }
 
 /** The bin edge between shadow and light: Otsu's threshold of what is seen through the squint. */
-export function splitEdge(squinted: Sight): number {
+export function splitEdge(squinted: ValueImage): number {
   return naturalEdges(squinted.counts, 2)[0];
 }
 
@@ -59,7 +59,7 @@ export function splitEdge(squinted: Sight): number {
  * `SHADOW` or `LIGHT` for each pixel, `NO_VALUE` where it is transparent: by Otsu's threshold of the
  * squinted values, then as the corrections say, the later over the earlier.
  */
-export function sideMap(squinted: Sight, corrections: readonly Correction[]): Uint8Array {
+export function sideMap(squinted: ValueImage, corrections: readonly Correction[]): Uint8Array {
   const { picture, map } = squinted;
   const sides = zoneMap(map, [splitEdge(squinted)]);
   for (const correction of corrections) {
@@ -74,13 +74,13 @@ export function sideMap(squinted: Sight, corrections: readonly Correction[]): Ui
 
 /** The reading of the two families; colours are of the picture as it is. */
 export function readLightAndShadow(
-  plain: Sight,
-  squinted: Sight,
+  plain: ValueImage,
+  squinted: ValueImage,
   corrections: readonly Correction[],
 ): LightAndShadow {
   const edge = splitEdge(squinted);
   const sides = sideMap(squinted, corrections);
-  const seen = seenIn(plain);
+  const seen = opaqueCount(plain);
   const colours = groupColours(plain.picture, sides, 2);
   const values = meanValues(plain, sides);
   let moved = 0;
@@ -109,7 +109,7 @@ export function readLightAndShadow(
 }
 
 /** The mean Munsell value of shadow and light; 0 for one that holds nothing. */
-function meanValues({ map }: Sight, sides: Uint8Array): number[] {
+function meanValues({ map }: ValueImage, sides: Uint8Array): number[] {
   const counts = new Uint32Array(2 * 256);
   for (let p = 0; p < sides.length; p++)
     if (sides[p] !== NO_VALUE) counts[sides[p] * 256 + map[p]]++;
@@ -121,7 +121,7 @@ function meanValues({ map }: Sight, sides: Uint8Array): number[] {
 }
 
 /** The picture in two greys, each the mean value of its family. */
-export function sidePicture(sight: Sight, sides: Uint8Array): Picture {
+export function sidePicture(sight: ValueImage, sides: Uint8Array): Picture {
   const greys = meanValues(sight, sides).map(greyOfValue);
   const data = new Uint8ClampedArray(sides.length * 4);
   for (let p = 0, i = 0; p < sides.length; p++, i += 4) {

@@ -45,9 +45,9 @@ describe('masses', () => {
   it('cover all that is seen, once', () => {
     fc.assert(
       fc.property(anyPicture, (picture) => {
-        const { masses, of: map, grid } = of(picture);
+        const { masses, labels: map, grid } = of(picture);
         expect(masses.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
-        map.forEach((mass, cell) => expect(mass >= 0).toBe(grid.seen[cell] === 1));
+        map.forEach((mass, cell) => expect(mass >= 0).toBe(grid.mask[cell] === 1));
         masses.forEach(({ place }) => {
           const cell =
             Math.floor(place.y * grid.down) * grid.width + Math.floor(place.x * grid.across);

@@ -1,7 +1,10 @@
 import type { Oklab } from '../colour/oklab';
 import { placeOfCell, type ColourGrid } from '../picture/colour-grid';
 import type { Place } from '../picture/framing';
-import { innermost } from '../picture/innermost';
+import { countingSort } from '../raster/counting-sort';
+import { disjointSets, findRoot } from '../raster/disjoint-sets';
+import { gridEdges } from '../raster/grid-edges';
+import { polesOfInaccessibility } from '../raster/pole-of-inaccessibility';
 
 /** One mass: a connected part of the picture of nearly one colour. */
 export interface Mass {
@@ -17,7 +20,7 @@ export interface Mass {
 export interface Masses {
   grid: ColourGrid;
   /** The mass of each cell; −1 where nothing is. */
-  of: Int16Array;
+  labels: Int16Array;
   masses: Mass[];
 }
 
@@ -43,14 +46,14 @@ const COARSENESS = 0.35;
  * Source: P. Felzenszwalb, D. Huttenlocher, "Efficient graph-based image segmentation", IJCV 59(2), 2004.
  */
 export function massesOf(grid: ColourGrid): Masses {
-  const parts = joinedCells(grid);
+  const parts = mergeCells(grid);
   const beside = neighboursOf(parts, grid.oklab);
-  joinSmall(parts, beside);
-  joinAlike(parts, beside);
-  return described(grid, parts);
+  absorbSmallRegions(parts, beside);
+  mergeSimilarRegions(parts, beside);
+  return describeMasses(grid, parts);
 }
 
-interface Part {
+interface Region {
   cells: number;
   L: number;
   a: number;
@@ -58,49 +61,38 @@ interface Part {
 }
 
 /** A union of cells: `parent` chains lead to a root, whose part holds the sums. */
-interface Parts {
+interface Regions {
   width: number;
   parent: Int32Array;
-  part: Map<number, Part>;
+  part: Map<number, Region>;
   seen: number;
 }
 
-function rootOf(parent: Int32Array, cell: number): number {
-  while (parent[cell] !== cell) cell = parent[cell] = parent[parent[cell]];
-  return cell;
-}
-
-function joinedCells({ width, height, oklab, seen }: ColourGrid): Parts {
+function mergeCells(grid: ColourGrid): Regions {
+  const { width, height, oklab, mask } = grid;
   const cells = width * height;
-  const ends: number[] = [];
-  const gaps: number[] = [];
-  const gap = (c: number, d: number) => {
-    if (!seen[c] || !seen[d]) return;
-    ends.push(c, d);
-    gaps.push(gapBetween(oklab, c, d));
-  };
-  for (let c = 0; c < cells; c++) {
-    if ((c + 1) % width !== 0) gap(c, c + 1);
-    if (c + width < cells) gap(c, c + width);
-  }
-  const order = risingOrder(gaps);
-  const parent = Int32Array.from({ length: cells }, (_, c) => c);
+  const ends = gridEdges(grid);
+  const gaps = Float64Array.from({ length: ends.length / 2 }, (_, edge) =>
+    gapBetween(oklab, ends[edge * 2], ends[edge * 2 + 1]),
+  );
+  const order = countingSort(gaps);
+  const parent = disjointSets(cells);
   const size = new Int32Array(cells).fill(1);
   const limit = new Float32Array(cells).fill(COARSENESS);
   for (const edge of order) {
-    const one = rootOf(parent, ends[edge * 2]);
-    const other = rootOf(parent, ends[edge * 2 + 1]);
+    const one = findRoot(parent, ends[edge * 2]);
+    const other = findRoot(parent, ends[edge * 2 + 1]);
     if (one === other || gaps[edge] > Math.min(limit[one], limit[other])) continue;
     parent[other] = one;
     size[one] += size[other];
     limit[one] = gaps[edge] + COARSENESS / size[one];
   }
-  const part = new Map<number, Part>();
+  const part = new Map<number, Region>();
   let count = 0;
   for (let c = 0; c < cells; c++) {
-    if (!seen[c]) continue;
+    if (!mask[c]) continue;
     count++;
-    const root = rootOf(parent, c);
+    const root = findRoot(parent, c);
     const sum = part.get(root) ?? { cells: 0, L: 0, a: 0, b: 0 };
     sum.cells++;
     sum.L += oklab[c * 3];
@@ -120,18 +112,7 @@ function gapBetween(oklab: Float32Array, c: number, d: number): number {
   );
 }
 
-/** The order of some distances from small to large, counted out in ten thousandths. */
-function risingOrder(gaps: readonly number[]): Uint32Array {
-  const steps = gaps.map((gap) => Math.min(9999, Math.round(gap * 10_000)));
-  const starts = new Uint32Array(10_001);
-  for (const step of steps) starts[step + 1]++;
-  for (let step = 1; step < starts.length; step++) starts[step] += starts[step - 1];
-  const order = new Uint32Array(gaps.length);
-  steps.forEach((step, i) => (order[starts[step]++] = i));
-  return order;
-}
-
-function distance(one: Part, other: Part): number {
+function distance(one: Region, other: Region): number {
   return Math.hypot(
     one.L / one.cells - other.L / other.cells,
     one.a / one.cells - other.a / other.cells,
@@ -139,34 +120,34 @@ function distance(one: Part, other: Part): number {
   );
 }
 
-function join({ parent, part }: Parts, one: number, other: number): void {
-  const into = part.get(one) as Part;
-  const from = part.get(other) as Part;
+function join({ parent, part }: Regions, one: number, other: number): void {
+  const into = part.get(one) as Region;
+  const from = part.get(other) as Region;
   parent[other] = one;
   part.delete(other);
   for (const key of ['cells', 'L', 'a', 'b'] as const) into[key] += from[key];
 }
 
 /** How two neighbours meet: along how many cells, and the sum of their differences there. */
-interface Meeting {
+interface SharedBorder {
   cells: number;
   gaps: number;
 }
 /** For each root the roots beside it. */
-type Neighbours = Map<number, Map<number, Meeting>>;
+type Neighbours = Map<number, Map<number, SharedBorder>>;
 
-function neighboursOf({ width, parent, part }: Parts, oklab: Float32Array): Neighbours {
+function neighboursOf({ width, parent, part }: Regions, oklab: Float32Array): Neighbours {
   const beside: Neighbours = new Map([...part.keys()].map((root) => [root, new Map()]));
   const meet = (c: number, d: number, along: number) => {
-    const one = rootOf(parent, c);
-    const other = rootOf(parent, d);
+    const one = findRoot(parent, c);
+    const other = findRoot(parent, d);
     const [ofOne, ofOther] = [beside.get(one), beside.get(other)];
     if (one === other || !ofOne || !ofOther) return;
     // A cell farther in on either side, where an edge that runs through a cell is over.
     const inner =
-      parent[c - along] !== undefined && rootOf(parent, c - along) === one ? c - along : c;
+      parent[c - along] !== undefined && findRoot(parent, c - along) === one ? c - along : c;
     const outer =
-      parent[d + along] !== undefined && rootOf(parent, d + along) === other ? d + along : d;
+      parent[d + along] !== undefined && findRoot(parent, d + along) === other ? d + along : d;
     const meeting = ofOne.get(other) ?? { cells: 0, gaps: 0 };
     meeting.cells++;
     meeting.gaps += gapBetween(oklab, inner, outer);
@@ -181,7 +162,7 @@ function neighboursOf({ width, parent, part }: Parts, oklab: Float32Array): Neig
 }
 
 /** Joins `other` into `one` among the neighbours. */
-function meetAs(beside: Neighbours, one: number, other: number): void {
+function mergeAdjacency(beside: Neighbours, one: number, other: number): void {
   for (const [third, { cells, gaps }] of beside.get(other) ?? []) {
     beside.get(third)?.delete(other);
     if (third === one) continue;
@@ -194,7 +175,7 @@ function meetAs(beside: Neighbours, one: number, other: number): void {
 }
 
 /** Gives each piece that is too small to the neighbour most like it, the smallest first. */
-function joinSmall(parts: Parts, beside: Neighbours): void {
+function absorbSmallRegions(parts: Regions, beside: Neighbours): void {
   const { part, seen } = parts;
   const small = [...part.entries()]
     .filter(([, { cells }]) => cells < MIN_SHARE * seen)
@@ -203,24 +184,24 @@ function joinSmall(parts: Parts, beside: Neighbours): void {
   for (const root of small) {
     const mine = part.get(root);
     if (!mine || mine.cells >= MIN_SHARE * seen) continue;
-    const nearest = least([...(beside.get(root)?.keys() ?? [])], (other) =>
-      distance(mine, part.get(other) as Part),
+    const nearest = argMin([...(beside.get(root)?.keys() ?? [])], (other) =>
+      distance(mine, part.get(other) as Region),
     );
     if (nearest === null) continue;
     join(parts, nearest, root);
-    meetAs(beside, nearest, root);
+    mergeAdjacency(beside, nearest, root);
   }
 }
 
 /** Joins neighbours of nearly one colour, and those that one turns into the other without an edge, the most alike first. */
-function joinAlike(parts: Parts, beside: Neighbours): void {
+function mergeSimilarRegions(parts: Regions, beside: Neighbours): void {
   const { part } = parts;
   for (;;) {
     let pair: [number, number] | null = null;
     let nearest = Infinity;
     for (const [one, others] of beside)
       for (const [other, { cells, gaps }] of others) {
-        const apart = distance(part.get(one) as Part, part.get(other) as Part);
+        const apart = distance(part.get(one) as Region, part.get(other) as Region);
         const turns = gaps / cells < NO_EDGE && apart < ONE_TURN;
         if ((apart < ONE_COLOUR || turns) && apart < nearest) {
           nearest = apart;
@@ -229,11 +210,11 @@ function joinAlike(parts: Parts, beside: Neighbours): void {
       }
     if (!pair) return;
     join(parts, ...pair);
-    meetAs(beside, ...pair);
+    mergeAdjacency(beside, ...pair);
   }
 }
 
-function least(of: readonly number[], by: (entry: number) => number): number | null {
+function argMin(of: readonly number[], by: (entry: number) => number): number | null {
   let best: number | null = null;
   let lowest = Infinity;
   for (const entry of of) {
@@ -247,21 +228,21 @@ function least(of: readonly number[], by: (entry: number) => number): number | n
 }
 
 /** The masses from the largest to the smallest. */
-function described(grid: ColourGrid, { parent, part, seen }: Parts): Masses {
+function describeMasses(grid: ColourGrid, { parent, part, seen }: Regions): Masses {
   const roots = [...part.entries()]
     .sort(([, one], [, other]) => other.cells - one.cells)
     .map(([root]) => root);
   const numberOf = new Map(roots.map((root, i) => [root, i]));
-  const of = Int16Array.from(parent, (_, c) =>
-    grid.seen[c] ? (numberOf.get(rootOf(parent, c)) as number) : -1,
+  const labels = Int16Array.from(parent, (_, c) =>
+    grid.mask[c] ? (numberOf.get(findRoot(parent, c)) as number) : -1,
   );
   const values = new Float64Array(roots.length);
-  of.forEach((mass, c) => {
+  labels.forEach((mass, c) => {
     if (mass >= 0) values[mass] += grid.value[c];
   });
-  const deepest = innermost(of, grid.width, roots.length);
+  const deepest = polesOfInaccessibility(labels, grid.width, roots.length);
   const masses = roots.map((root, i): Mass => {
-    const { cells, L, a, b } = part.get(root) as Part;
+    const { cells, L, a, b } = part.get(root) as Region;
     return {
       share: cells / seen,
       colour: { L: L / cells, a: a / cells, b: b / cells },
@@ -269,5 +250,5 @@ function described(grid: ColourGrid, { parent, part, seen }: Parts): Masses {
       place: placeOfCell(grid, deepest[i]),
     };
   });
-  return { grid, of, masses };
+  return { grid, labels, masses };
 }

@@ -53,7 +53,10 @@ function pushed(masses: Masses, { share, colour, place }: Mass, index: number): 
   if (!surround) return null;
   const values = (valueOfOklab(colour) - valueOfOklab(surround)) / OTHER_VALUE;
   const push =
-    MAX_PUSH * Math.exp(-share / LARGE) * Math.exp(-values * values) * (1 - chroma / NEAR_NEUTRAL / 2);
+    MAX_PUSH *
+    Math.exp(-share / LARGE) *
+    Math.exp(-values * values) *
+    (1 - chroma / NEAR_NEUTRAL / 2);
   const reads = toGamut({
     L: colour.L + (push / 4) * (colour.L - surround.L),
     a: colour.a + push * (colour.a - surround.a),
@@ -71,11 +74,11 @@ function pushed(masses: Masses, { share, colour, place }: Mass, index: number): 
 }
 
 /** The mean of the cells of other masses within a ring around a mass; null where there are none. */
-function around({ grid, of }: Masses, mass: number): Oklab | null {
+function around({ grid, labels }: Masses, mass: number): Oklab | null {
   const { width, height, oklab } = grid;
-  const near = new Uint8Array(of.length);
+  const near = new Uint8Array(labels.length);
   let wave: number[] = [];
-  of.forEach((entry, cell) => {
+  labels.forEach((entry, cell) => {
     if (entry !== mass) return;
     near[cell] = 1;
     wave.push(cell);
@@ -92,7 +95,7 @@ function around({ grid, of }: Masses, mass: number): Oklab | null {
         [cell - width, cell >= width],
         [cell + width, cell < width * (height - 1)],
       ] as const) {
-        if (!isThere || near[beside] || of[beside] < 0) continue;
+        if (!isThere || near[beside] || labels[beside] < 0) continue;
         near[beside] = 1;
         next.push(beside);
         n++;

@@ -54,18 +54,18 @@ export function readTemperature(
 
 /** The coolest and the warmest place, each a mean of the cells around it. */
 function extremes(grid: ColourGrid): [TemperaturePlace, TemperaturePlace] {
-  const { width, height, oklab, seen } = grid;
+  const { width, height, oklab, mask } = grid;
   let coolest: TemperaturePlace | null = null;
   let warmest: TemperaturePlace | null = null;
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
-      if (!seen[y * width + x]) continue;
+      if (!mask[y * width + x]) continue;
       let n = 0;
       const sum = [0, 0, 0];
       for (let j = Math.max(0, y - REACH); j <= Math.min(height - 1, y + REACH); j++)
         for (let i = Math.max(0, x - REACH); i <= Math.min(width - 1, x + REACH); i++) {
           const c = j * width + i;
-          if (!seen[c]) continue;
+          if (!mask[c]) continue;
           n++;
           for (let k = 0; k < 3; k++) sum[k] += oklab[c * 3 + k];
         }
@@ -86,11 +86,11 @@ function extremes(grid: ColourGrid): [TemperaturePlace, TemperaturePlace] {
 }
 
 /** The temperature of the mean of a grid's cells. */
-export function meanTemperature({ oklab, seen }: ColourGrid): number {
+export function meanTemperature({ oklab, mask }: ColourGrid): number {
   let a = 0;
   let b = 0;
   let cells = 0;
-  seen.forEach((one, c) => {
+  mask.forEach((one, c) => {
     cells += one;
     a += one * oklab[c * 3 + 1];
     b += one * oklab[c * 3 + 2];

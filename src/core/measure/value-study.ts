@@ -2,7 +2,7 @@ import { blocksOf, sampledBlocks } from '../picture/blocks';
 import { colourGrid } from '../picture/colour-grid';
 import type { Picture } from '../picture/picture';
 import { squinter } from '../picture/squint';
-import { hundredthsOf, sightOf, type Sight } from '../picture/value-map';
+import { valueHundredths, valueImageOf, type ValueImage } from '../picture/value-map';
 import { readBalance, type Balance } from './balance';
 import { bordersOf, type Border } from './borders';
 import { readBrightness, type BrightnessReading } from './brightness';
@@ -35,15 +35,15 @@ export function readValueStudy(
   settings: ValueSettings,
   corrections: readonly Correction[] = [],
 ): ValueStudy {
-  const hundredths = hundredthsOf(picture);
-  const plain = sightOf(picture, hundredths);
+  const hundredths = valueHundredths(picture);
+  const plain = valueImageOf(picture, hundredths);
   const blocks = blocksOf(picture);
   const squinted = squinter(
     picture,
     () => blocks,
     () => hundredths,
   )(settings.squint);
-  const through: Sight = squinted === picture ? plain : sightOf(squinted);
+  const through: ValueImage = squinted === picture ? plain : valueImageOf(squinted);
   const values = readCounts(plain.counts, through.counts, settings);
   const zones = values.zones.length;
   const bodies = zoneBodies(through, zoneEdges(through.counts, { ...settings, zones }));

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { anyPicture, greyOf, paintedBy } from '../testing';
+import { anyPicture, greyBytes, paintedBy } from '../testing';
 import type { Picture } from '../picture/picture';
 import { evenEdges, explainedBy, naturalEdges } from './thresholds';
 import { carriedBy, keyOf, quantile, rangeOf, readValues } from './values';
@@ -14,9 +14,9 @@ const patches = (parts: readonly [value: number, share: number][]) =>
     let before = 0;
     for (const [value, share] of parts) {
       before += share * 1000;
-      if (x < before - 1e-6) return greyOf(value);
+      if (x < before - 1e-6) return greyBytes(value);
     }
-    return greyOf(parts[parts.length - 1][0]);
+    return greyBytes(parts[parts.length - 1][0]);
   });
 
 function within(counts: readonly number[], edges: readonly number[]): number {
@@ -103,7 +103,7 @@ describe('the value reading', () => {
 
   it('reads quantiles off a smooth gradient', () => {
     const { p5, median, p95 } = read(
-      paintedBy(2000, 1, (x) => greyOf((x / 2000) * 10)),
+      paintedBy(2000, 1, (x) => greyBytes((x / 2000) * 10)),
       4,
       'even',
     );
@@ -148,7 +148,7 @@ describe('the value reading', () => {
   });
 
   it('leaves transparent pixels out', () => {
-    const half = paintedBy(10, 1, (x) => (x < 5 ? [...greyOf(8), 255] : [0, 0, 0, 0]));
+    const half = paintedBy(10, 1, (x) => (x < 5 ? [...greyBytes(8), 255] : [0, 0, 0, 0]));
     expect(read(half, 2, 'even').zones.map((zone) => zone.share)).toEqual([0, 1]);
   });
 
@@ -178,7 +178,7 @@ describe('the value reading', () => {
     expect(read(patches([[6, 1]]), 2, 'even').carriedBy).toBe(1);
     // Equal parts of an even spread leave 1/N² of its variance: five are needed for 95 %.
     const gradient = read(
-      paintedBy(2000, 1, (x) => greyOf((x / 2000) * 10)),
+      paintedBy(2000, 1, (x) => greyBytes((x / 2000) * 10)),
       2,
       'natural',
     );
@@ -201,7 +201,7 @@ describe('the value reading', () => {
 
   it('reads zones through the squint and percentiles without it', () => {
     // Grain of two values within one tone, beside a dark mass.
-    const speckled = paintedBy(120, 120, (x, y) => greyOf(x < 40 ? 2 : (x + y) % 2 ? 6 : 7));
+    const speckled = paintedBy(120, 120, (x, y) => greyBytes(x < 40 ? 2 : (x + y) % 2 ? 6 : 7));
     const sharp = readValues(speckled, { zones: 3, breaks: 'natural', squint: 0 });
     const through = readValues(speckled, { zones: 3, breaks: 'natural', squint: 0.03 });
     expect(sharp.carriedBy).toBeGreaterThanOrEqual(2);

@@ -1,6 +1,6 @@
 import type { Picture } from '../picture/picture';
 import { squint } from '../picture/squint';
-import { sightOf } from '../picture/value-map';
+import { valueImageOf } from '../picture/value-map';
 import { explainedBy } from './thresholds';
 import { MIN_ZONES, MAX_ZONES, zoneEdges, zonesOf, type Zone, type ZoneCut } from './zones';
 
@@ -70,9 +70,9 @@ export function quantile(counts: ArrayLike<number>, q: number): number {
  * number of zones is not 2–9 or the squint not 0–0.05.
  */
 export function readValues(picture: Picture, settings: ValueSettings): ValueReading {
-  const plain = sightOf(picture);
+  const plain = valueImageOf(picture);
   const squinted = squint(picture, settings.squint);
-  const through = squinted === picture ? plain : sightOf(squinted);
+  const through = squinted === picture ? plain : valueImageOf(squinted);
   return readCounts(plain.counts, through.counts, settings);
 }
 

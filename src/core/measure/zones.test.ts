@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { anyPicture, greyOf, paintedBy } from '../testing';
-import { NO_VALUE, sightOf } from '../picture/value-map';
+import { anyPicture, greyBytes, paintedBy } from '../testing';
+import { NO_VALUE, valueImageOf } from '../picture/value-map';
 import { hexFromOklab } from '../colour/hex';
 import {
   zoneBodies,
@@ -14,12 +14,12 @@ import {
 } from './zones';
 
 /** Two dark squares and one light one on a middle field of 100 × 100, and a speck of dark. */
-const squares = sightOf(
+const squares = valueImageOf(
   paintedBy(100, 100, (x, y) => {
     const inSquare = (left: number, top: number, side: number) =>
       x >= left && x < left + side && y >= top && y < top + side;
-    if (inSquare(10, 10, 20) || inSquare(60, 10, 10) || inSquare(90, 90, 3)) return greyOf(2);
-    return inSquare(50, 50, 30) ? greyOf(8) : greyOf(5);
+    if (inSquare(10, 10, 20) || inSquare(60, 10, 10) || inSquare(90, 90, 3)) return greyBytes(2);
+    return inSquare(50, 50, 30) ? greyBytes(8) : greyBytes(5);
   }),
 );
 
@@ -36,7 +36,9 @@ describe('zones', () => {
   });
 
   it('have the mean of their light as colour, and none where they are empty', () => {
-    const sight = sightOf(paintedBy(20, 10, (x) => (x < 10 ? [200, 40, 40] : [240, 240, 200])));
+    const sight = valueImageOf(
+      paintedBy(20, 10, (x) => (x < 10 ? [200, 40, 40] : [240, 240, 200])),
+    );
     const edges = zoneEdges(sight.counts, { zones: 3, breaks: 'hand', thresholds: [0.5, 6] });
     const bodies = zoneBodies(sight, edges);
     expect(bodies.map(({ colour }) => colour && hexFromOklab(colour))).toEqual([
@@ -66,7 +68,7 @@ describe('zones', () => {
   it('draw every seen pixel in the grey of its own zone', () => {
     fc.assert(
       fc.property(anyPicture, fc.integer({ min: 2, max: 9 }), (picture, zones) => {
-        const sight = sightOf(picture);
+        const sight = valueImageOf(picture);
         const edges = zoneEdges(sight.counts, { zones, breaks: 'natural' });
         const map = zoneMap(sight.map, edges);
         const drawn = zoneGreys(sight, edges).data;
@@ -85,7 +87,7 @@ describe('zones', () => {
   });
 
   it('are outlined where they meet and nowhere else', () => {
-    const half = sightOf(paintedBy(60, 40, (x) => greyOf(x < 30 ? 3 : 7)));
+    const half = valueImageOf(paintedBy(60, 40, (x) => greyBytes(x < 30 ? 3 : 7)));
     const { data } = zoneOutlines(half, zoneEdges(half.counts, { zones: 2, breaks: 'natural' }));
     const alpha = (x: number, y: number) => data[(y * 60 + x) * 4 + 3];
     for (let y = 1; y < 40; y++) {

@@ -1,15 +1,15 @@
 import { oklabFromLinear, type Oklab } from '../colour/oklab';
 import { bytesFromOklab } from '../colour/hex';
 import type { Picture } from '../picture/picture';
-import { pieceSizes } from '../picture/pieces';
+import { componentSizes } from '../raster/connected-components';
 import {
-  seenIn,
+  opaqueCount,
   edgeOfValue,
   greyOfValue,
   NO_VALUE,
   VALUE_BINS,
   valueOfBin,
-  type Sight,
+  type ValueImage,
 } from '../picture/value-map';
 import { groupLight } from './group-colours';
 import { evenEdges, naturalEdges } from './thresholds';
@@ -106,12 +106,12 @@ export function zoneMap(map: Uint8Array, edges: readonly number[]): Uint8Array {
 }
 
 /** Colour and masses of each zone of what is seen. */
-export function zoneBodies(sight: Sight, edges: readonly number[]): ZoneBody[] {
+export function zoneBodies(sight: ValueImage, edges: readonly number[]): ZoneBody[] {
   const { picture, map } = sight;
   const zones = zoneMap(map, edges);
-  const seen = seenIn(sight);
+  const seen = opaqueCount(sight);
   const lights = groupLight(picture, zones, edges.length + 1);
-  const found = pieceSizes(zones, picture.width, picture.height, NO_VALUE);
+  const found = componentSizes(zones, picture.width, picture.height, NO_VALUE);
   const bodies = lights.map((light): ZoneBody => ({
     colour: light && oklabFromLinear(light),
     masses: 0,
@@ -127,7 +127,7 @@ export function zoneBodies(sight: Sight, edges: readonly number[]): ZoneBody[] {
 }
 
 /** The picture with every zone flat in the grey of its mean value. */
-export function zoneGreys({ picture, map, counts }: Sight, edges: readonly number[]): Picture {
+export function zoneGreys({ picture, map, counts }: ValueImage, edges: readonly number[]): Picture {
   const greys = zonesOf(counts, edges).map(({ mean }) => greyOfValue(mean));
   return flat(
     picture,
@@ -138,7 +138,7 @@ export function zoneGreys({ picture, map, counts }: Sight, edges: readonly numbe
 }
 
 /** The picture with every zone flat in its mean colour. */
-export function zoneColours({ picture, map }: Sight, edges: readonly number[]): Picture {
+export function zoneColours({ picture, map }: ValueImage, edges: readonly number[]): Picture {
   const lights = groupLight(picture, zoneMap(map, edges), edges.length + 1);
   return flat(
     picture,
@@ -167,7 +167,7 @@ function flat(
 }
 
 /** Lines where one zone meets the next, `thick` pixels wide: black in white, clear everywhere else. */
-export function zoneOutlines({ picture, map }: Sight, edges: readonly number[]): Picture {
+export function zoneOutlines({ picture, map }: ValueImage, edges: readonly number[]): Picture {
   const { width, height } = picture;
   const zones = zoneMap(map, edges);
   const data = new Uint8ClampedArray(width * height * 4);

@@ -1,5 +1,5 @@
 import { oklabDistance, type Oklab } from '../colour/oklab';
-import type { Cells } from './cells';
+import type { ColourHistogram } from '../picture/colour-histogram';
 
 /** What makes an accent: how much there is of it, how far its chroma stands out, how far it is from all that is larger. */
 const MIN_SHARE = 0.0025;
@@ -21,7 +21,7 @@ export interface Accent {
   apart: number;
 }
 
-interface Lot {
+interface Cluster {
   share: number;
   colour: Oklab;
 }
@@ -31,18 +31,18 @@ interface Lot {
  * over the mean and 0.10 away from every colour that there is more of, each with some allowance for
  * soft edges. The most telling first: much of it, far from all else.
  */
-export function findAccents(cells: Cells): Accent[] {
+export function findAccents(cells: ColourHistogram): Accent[] {
   const { share, oklab } = cells;
   let mean = 0;
   for (let k = 0; k < share.length; k++)
     mean += share[k] * Math.hypot(oklab[k * 3 + 1], oklab[k * 3 + 2]);
-  const lots = lotsOf(cells);
-  const standsOut = ({ colour }: Lot) => Math.hypot(colour.a, colour.b) >= mean + STANDS_OUT;
-  const larger = (than: Lot) => lots.filter((lot) => lot.share > than.share);
-  const apart = (lot: Lot, others: readonly Lot[]) =>
+  const lots = clusterColours(cells);
+  const standsOut = ({ colour }: Cluster) => Math.hypot(colour.a, colour.b) >= mean + STANDS_OUT;
+  const larger = (than: Cluster) => lots.filter((lot) => lot.share > than.share);
+  const apart = (lot: Cluster, others: readonly Cluster[]) =>
     Math.min(1, ...others.map((other) => oklabDistance(lot.colour, other.colour)));
 
-  return joined(lots.filter((lot) => lot.share <= MAX_SHARE && standsOut(lot)))
+  return mergeClusters(lots.filter((lot) => lot.share <= MAX_SHARE && standsOut(lot)))
     .map((lot) => ({
       ...lot,
       apart: apart(
@@ -56,8 +56,8 @@ export function findAccents(cells: Cells): Accent[] {
 }
 
 /** Lots that are near to each other as one accent. */
-function joined(lots: readonly Lot[]): Lot[] {
-  const groups: Lot[] = [];
+function mergeClusters(lots: readonly Cluster[]): Cluster[] {
+  const groups: Cluster[] = [];
   for (const lot of [...lots].sort((one, other) => other.share - one.share)) {
     const at = groups.findIndex((group) => oklabDistance(group.colour, lot.colour) < ACCENT_RADIUS);
     if (at < 0) groups.push(lot);
@@ -66,7 +66,7 @@ function joined(lots: readonly Lot[]): Lot[] {
   return groups;
 }
 
-function meanOf(one: Lot, other: Lot): Lot {
+function meanOf(one: Cluster, other: Cluster): Cluster {
   const share = one.share + other.share;
   const mix = (a: number, b: number) => (a * one.share + b * other.share) / share;
   return {
@@ -84,7 +84,7 @@ function worth({ share, apart }: Accent): number {
 }
 
 /** Gathers cells around the heaviest that is left, one lot after another. */
-function lotsOf({ share, oklab }: Cells): Lot[] {
+function clusterColours({ share, oklab }: ColourHistogram): Cluster[] {
   const order = Array.from(share.keys()).sort((i, j) => share[j] - share[i] || i - j);
   const lots: { share: number; at: number; sum: [number, number, number] }[] = [];
   for (const k of order) {

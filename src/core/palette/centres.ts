@@ -2,7 +2,7 @@ import { ciede2000Of } from '../colour/ciede2000';
 import { labFromOklab, linearFromLab } from '../colour/cielab';
 import { writeDin99d } from '../colour/din99d';
 import { linearFromOklab, type Oklab } from '../colour/oklab';
-import { labAt, type Tones } from './tones';
+import { labAt, type Samples } from './samples';
 
 /** The colours of a palette in the making; the first `held` of them never move. */
 export interface Centres {
@@ -10,7 +10,7 @@ export interface Centres {
   lab: Float64Array;
   din: Float64Array;
   count: number;
-  held: number;
+  fixed: number;
 }
 
 /** Which centre each tone is nearest to, how far away it is, and how far all are on average. */
@@ -31,7 +31,7 @@ export function centresOf(colours: readonly Oklab[], room: number): Centres {
     lab: new Float64Array(room * 3),
     din: new Float64Array(room * 3),
     count: 0,
-    held: colours.length,
+    fixed: colours.length,
   };
   for (const colour of colours) {
     const { L, a, b } = labFromOklab(colour);
@@ -43,12 +43,12 @@ export function centresOf(colours: readonly Oklab[], room: number): Centres {
   return centres;
 }
 
-export function copyOf(centres: Centres): Centres {
+export function copyCentres(centres: Centres): Centres {
   return { ...centres, lab: centres.lab.slice(), din: centres.din.slice() };
 }
 
 /** Puts a centre on a CIELAB colour. */
-export function place(centres: Centres, at: number, L: number, a: number, b: number): void {
+export function placeCentre(centres: Centres, at: number, L: number, a: number, b: number): void {
   centres.lab[at * 3] = L;
   centres.lab[at * 3 + 1] = a;
   centres.lab[at * 3 + 2] = b;
@@ -58,7 +58,7 @@ export function place(centres: Centres, at: number, L: number, a: number, b: num
 
 /** For each tone its nearest centre by CIEDE2000, among those that DIN99d says are near. */
 export function assign(
-  { weight, lab, din }: Tones,
+  { weight, lab, din }: Samples,
   { lab: centreLab, din: centreDin, count }: Centres,
 ): Owners {
   const n = weight.length;
@@ -108,16 +108,16 @@ const SOFT = 0.4;
  * Source: E. Weiszfeld, "Sur le point pour lequel la somme des distances de n points donnés est
  * minimum", Tôhoku Mathematical Journal 43, 1937.
  */
-export function moved(
-  { weight, lab }: Tones,
+export function weiszfeldStep(
+  { weight, lab }: Samples,
   { owner, difference }: Owners,
   centres: Centres,
 ): Centres {
-  const next = copyOf(centres);
+  const next = copyCentres(centres);
   const sums = new Float64Array(centres.count * 4);
   for (let k = 0, at = 0; k < owner.length; k++, at += 3) {
     const c = owner[k];
-    if (c < centres.held) continue;
+    if (c < centres.fixed) continue;
     const L = lab[at] - centres.lab[c * 3];
     const a = lab[at + 1] - centres.lab[c * 3 + 1];
     const b = lab[at + 2] - centres.lab[c * 3 + 2];
@@ -130,24 +130,24 @@ export function moved(
     sums[to + 2] += pull * lab[at + 1];
     sums[to + 3] += pull * lab[at + 2];
   }
-  for (let c = centres.held; c < centres.count; c++) {
+  for (let c = centres.fixed; c < centres.count; c++) {
     const pull = sums[c * 4];
     if (pull > 0)
-      place(next, c, sums[c * 4 + 1] / pull, sums[c * 4 + 2] / pull, sums[c * 4 + 3] / pull);
+      placeCentre(next, c, sums[c * 4 + 1] / pull, sums[c * 4 + 2] / pull, sums[c * 4 + 3] / pull);
   }
   return next;
 }
 
-export interface Settled {
+export interface Clustering {
   centres: Centres;
   owners: Owners;
 }
 
 /** Moves and assigns by turns while that brings the mean down by more than a trifle. */
-export function settle(tones: Tones, start: Centres, rounds: number): Settled {
-  let best: Settled = { centres: start, owners: assign(tones, start) };
+export function refine(tones: Samples, start: Centres, rounds: number): Clustering {
+  let best: Clustering = { centres: start, owners: assign(tones, start) };
   for (let round = 0; round < rounds; round++) {
-    const centres = moved(tones, best.owners, best.centres);
+    const centres = weiszfeldStep(tones, best.owners, best.centres);
     const owners = assign(tones, centres);
     if (owners.mean >= best.owners.mean) break;
     const gain = best.owners.mean - owners.mean;

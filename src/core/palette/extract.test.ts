@@ -35,8 +35,8 @@ describe('extraction', () => {
       x > 60 && y < 20 ? [220, 30, 30] : [90, 100, 110],
     );
     const red = extractPalette(picture, { count: 2 }).swatches.find(({ share }) => share < 0.5);
-    expect(red?.home?.x).toBeGreaterThan(0.75);
-    expect(red?.home?.y).toBeLessThan(0.25);
+    expect(red?.point?.x).toBeGreaterThan(0.75);
+    expect(red?.point?.y).toBeLessThan(0.25);
   });
 
   it('keeps a small strong accent among many greys', () => {

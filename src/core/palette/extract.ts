@@ -4,12 +4,12 @@ import { valueOfOklab } from '../colour/value';
 import type { Place } from '../picture/framing';
 import type { Picture } from '../picture/picture';
 import { findAccents, type Accent } from './accents';
-import { asTones, colourCells, type Cells } from './cells';
-import { assign, centresOf, type Settled } from './centres';
-import { growing } from './grow';
+import { allSamples, colourHistogram, type ColourHistogram } from '../picture/colour-histogram';
+import { assign, centresOf, type Clustering } from './centres';
+import { growPalette } from './grow';
 import { leanWeights, type Lean } from './lean';
-import { homes } from './place';
-import { labAt, tonesOf } from './tones';
+import { representativePoints } from './representative-points';
+import { labAt, samplesOf } from './samples';
 
 export const MIN_SWATCHES = 2;
 export const MAX_SWATCHES = 16;
@@ -19,7 +19,7 @@ export interface ExtractedSwatch {
   /** Share of the picture nearest to this swatch, 0–1. */
   share: number;
   /** Where most of it stands, in fractions of the picture; null where it owns no pixel. */
-  home: Place | null;
+  point: Place | null;
 }
 
 export interface Extraction {
@@ -49,40 +49,43 @@ export function extractPalette(
   { count, keep = [], lean = 'balanced', within }: ExtractionSettings,
 ): Extraction {
   if (!Number.isInteger(count) || count < MIN_SWATCHES || count > MAX_SWATCHES)
-    throw new RangeError(
-      `${count} colours; ${MIN_SWATCHES} to ${MAX_SWATCHES} can be extracted`,
-    );
-  const all = colourCells(picture);
-  const cells = within ? colourCells(picture, within) : all;
-  const colours = found(grown(cells, count, keep, lean), keep);
+    throw new RangeError(`${count} colours; ${MIN_SWATCHES} to ${MAX_SWATCHES} can be extracted`);
+  const all = colourHistogram(picture);
+  const cells = within ? colourHistogram(picture, within) : all;
+  const colours = coloursOf(largestPalette(cells, count, keep, lean), keep);
   const centres = centresOf(colours, colours.length);
-  const { owner, mean } = assign(asTones(all), centres);
-  const places = homes(picture, all, owner, colours.length);
+  const { owner, mean } = assign(allSamples(all), centres);
+  const places = representativePoints(picture, all, owner, colours.length);
   const shares = new Float64Array(colours.length);
   owner.forEach((swatch, k) => (shares[swatch] += all.share[k]));
   return {
     swatches: colours.map((colour, i) => ({
       colour,
       share: Math.min(1, shares[i]),
-      home: places[i],
+      point: places[i],
     })),
     meanDifference: mean,
   };
 }
 
 /** The palette of a picture's cells at `count`, or before, where it can grow no further. */
-function grown(cells: Cells, count: number, keep: readonly Oklab[], lean: Lean): Settled {
-  const tones = tonesOf(cells, leanWeights(cells, lean));
+function largestPalette(
+  cells: ColourHistogram,
+  count: number,
+  keep: readonly Oklab[],
+  lean: Lean,
+): Clustering {
+  const tones = samplesOf(cells, leanWeights(cells, lean));
   const most = Math.max(count, keep.length);
-  let last: Settled | null = null;
-  for (const settled of growing(tones, keep, most, heldBack(cells, lean))) last = settled;
+  let last: Clustering | null = null;
+  for (const settled of growPalette(tones, keep, most, accentPolicy(cells, lean))) last = settled;
   if (!last) throw new RangeError('nothing to extract from');
   return last;
 }
 
 /** The accents that are to be kept, and how much they may cost. */
-function heldBack(
-  cells: Cells,
+function accentPolicy(
+  cells: ColourHistogram,
   lean: Lean,
 ): { accents: Accent[]; cost: (count: number) => number } {
   if (lean === 'balanced') return { accents: findAccents(cells), cost: balancedCost };
@@ -97,7 +100,7 @@ function balancedCost(count: number): number {
 }
 
 /** The kept colours as they stand, the rest from dark to light. */
-function found({ centres }: Settled, keep: readonly Oklab[]): Oklab[] {
+function coloursOf({ centres }: Clustering, keep: readonly Oklab[]): Oklab[] {
   const rest = Array.from({ length: centres.count - keep.length }, (_, i) =>
     oklabFromLab(labAt(centres.lab, keep.length + i)),
   );

@@ -1,16 +1,23 @@
 import { oklabFromLab, type Lab } from '../colour/cielab';
-import { centresOf, copyOf, place, settle, type Centres, type Settled } from './centres';
-import { labAt, type Tones } from './tones';
+import {
+  centresOf,
+  copyCentres,
+  placeCentre,
+  refine,
+  type Centres,
+  type Clustering,
+} from './centres';
+import { labAt, type Samples } from './samples';
 import { oklabDistance, type Oklab } from '../colour/oklab';
 import type { Accent } from './accents';
 
 /** CIEDE2000 of two colours a distance of 1 apart in DIN99d, on average over sRGB (0.85 ± 0.1). */
 const DIFFERENCE_OF_DIN = 0.85;
 /** So many tones are tried as the place of a new centre. */
-const TRIED = 48;
+const MAX_CANDIDATES = 48;
 const ROUNDS = 8;
 /** So many times a centre that is hardly missed is tried where one is missed most. */
-const SWAPS = 2;
+const MAX_SWAPS = 2;
 
 /** Where a new centre would do most, and by how much it would bring the mean down. */
 interface Offer {
@@ -19,7 +26,7 @@ interface Offer {
 }
 
 /** Picks, one after another, what weighs most and is farthest from those picked before. */
-export function spreadTones({ weight, din }: Tones, count = TRIED): number[] {
+export function spreadSamples({ weight, din }: Samples, count = MAX_CANDIDATES): number[] {
   const n = weight.length;
   const nearest = new Float64Array(n).fill(40 * 40);
   const picked: number[] = [];
@@ -48,7 +55,7 @@ export function spreadTones({ weight, din }: Tones, count = TRIED): number[] {
 
 /** By how much a centre on a DIN99d colour would bring the mean down, all others staying where they are. */
 export function gainOf(
-  { weight, din }: Tones,
+  { weight, din }: Samples,
   difference: Float64Array,
   L: number,
   a: number,
@@ -65,7 +72,11 @@ export function gainOf(
   return gain;
 }
 
-function bestOffer(tones: Tones, tried: readonly number[], difference: Float64Array): Offer | null {
+function bestOffer(
+  tones: Samples,
+  tried: readonly number[],
+  difference: Float64Array,
+): Offer | null {
   let best: Offer | null = null;
   for (const tone of tried) {
     const [L, a, b] = tones.din.subarray(tone * 3, tone * 3 + 3);
@@ -77,23 +88,23 @@ function bestOffer(tones: Tones, tried: readonly number[], difference: Float64Ar
 
 /** With one more centre, an accent where one is due; null where no tone would be any nearer. */
 function withOneMore(
-  tones: Tones,
+  tones: Samples,
   tried: readonly number[],
-  was: Settled,
-  { accents, cost }: Holding,
-): Settled | null {
+  was: Clustering,
+  { accents, cost }: AccentPolicy,
+): Clustering | null {
   const offer = bestOffer(tones, tried, was.owners.difference);
   if (!offer) return null;
   const { difference, mean } = was.owners;
   const count = was.centres.count + 1;
   const accent = accents.find((one) => !isKept(one, was.centres));
   if (accent) {
-    const held = withHeld(was.centres, accent.colour);
-    const [L, a, b] = held.din.subarray(was.centres.held * 3);
+    const held = withFixedCentre(was.centres, accent.colour);
+    const [L, a, b] = held.din.subarray(was.centres.fixed * 3);
     if (offer.gain - gainOf(tones, difference, L, a, b) <= cost(count) * mean)
-      return settle(tones, held, ROUNDS);
+      return refine(tones, held, ROUNDS);
   }
-  return settle(tones, added(was.centres, labAt(tones.lab, offer.tone)), ROUNDS);
+  return refine(tones, withCentre(was.centres, labAt(tones.lab, offer.tone)), ROUNDS);
 }
 
 /** A centre this near to an accent, in OKLab, keeps it. */
@@ -106,9 +117,9 @@ function isKept({ colour }: Accent, { lab, count }: Centres): boolean {
 }
 
 /** With one more centre that never moves, after those that are held already. */
-function withHeld(centres: Centres, colour: Oklab): Centres {
-  const next = copyOf(centres);
-  const from = centres.held * 3;
+function withFixedCentre(centres: Centres, colour: Oklab): Centres {
+  const next = copyCentres(centres);
+  const from = centres.fixed * 3;
   for (const [to, was] of [
     [next.lab, centres.lab],
     [next.din, centres.din],
@@ -117,29 +128,29 @@ function withHeld(centres: Centres, colour: Oklab): Centres {
   const one = centresOf([colour], 1);
   next.lab.set(one.lab, from);
   next.din.set(one.din, from);
-  return { ...next, count: centres.count + 1, held: centres.held + 1 };
+  return { ...next, count: centres.count + 1, fixed: centres.fixed + 1 };
 }
 
-function added(centres: Centres, { L, a, b }: Lab): Centres {
-  const next = copyOf(centres);
-  place(next, next.count++, L, a, b);
+function withCentre(centres: Centres, { L, a, b }: Lab): Centres {
+  const next = copyCentres(centres);
+  placeCentre(next, next.count++, L, a, b);
   return next;
 }
 
 /** Takes the centre that is missed least to where one is missed most, as long as that helps. */
-function swapped(tones: Tones, tried: readonly number[], start: Settled): Settled {
+function swapCentres(tones: Samples, tried: readonly number[], start: Clustering): Clustering {
   let best = start;
-  for (let swap = 0; swap < SWAPS; swap++) {
+  for (let swap = 0; swap < MAX_SWAPS; swap++) {
     const losses = lossesOf(tones, best);
     let least = -1;
-    for (let c = best.centres.held; c < best.centres.count; c++)
+    for (let c = best.centres.fixed; c < best.centres.count; c++)
       if (least < 0 || losses[c] < losses[least]) least = c;
     const offer = bestOffer(tones, tried, best.owners.difference);
     if (least < 0 || !offer || offer.gain < losses[least]) return best;
-    const next = copyOf(best.centres);
+    const next = copyCentres(best.centres);
     const { L, a, b } = labAt(tones.lab, offer.tone);
-    place(next, least, L, a, b);
-    const settled = settle(tones, next, ROUNDS);
+    placeCentre(next, least, L, a, b);
+    const settled = refine(tones, next, ROUNDS);
     if (settled.owners.mean >= best.owners.mean) return best;
     best = settled;
   }
@@ -147,7 +158,7 @@ function swapped(tones: Tones, tried: readonly number[], start: Settled): Settle
 }
 
 /** How much the mean would rise without each centre, its tones going to their second nearest. */
-function lossesOf({ weight, din }: Tones, { centres, owners }: Settled): Float64Array {
+function lossesOf({ weight, din }: Samples, { centres, owners }: Clustering): Float64Array {
   const losses = new Float64Array(centres.count);
   for (let k = 0, at = 0; k < weight.length; k++, at += 3) {
     const own = owners.owner[k];
@@ -166,7 +177,7 @@ function lossesOf({ weight, din }: Tones, { centres, owners }: Settled): Float64
 }
 
 /** Accents that get a place of their own, and the share of the mean difference that each may cost at a count. */
-export interface Holding {
+export interface AccentPolicy {
   accents: readonly Accent[];
   cost: (count: number) => number;
 }
@@ -179,30 +190,30 @@ export interface Holding {
  * After the global k-means of A. Likas, N. Vlassis, J. J. Verbeek, "The global k-means clustering
  * algorithm", Pattern Recognition 36(2), 2003, with swaps, and with CIEDE2000 in place of squares.
  */
-export function* growing(
-  tones: Tones,
+export function* growPalette(
+  tones: Samples,
   keep: readonly Oklab[],
   most: number,
-  holding: Holding,
-): Generator<Settled, void> {
-  const tried = spreadTones(tones);
-  let now: Settled = settle(tones, firstCentres(tones, keep, most), ROUNDS);
+  holding: AccentPolicy,
+): Generator<Clustering, void> {
+  const tried = spreadSamples(tones);
+  let now: Clustering = refine(tones, firstCentres(tones, keep, most), ROUNDS);
   yield now;
   while (now.centres.count < most) {
     const next = withOneMore(tones, tried, now, holding);
     if (!next) return;
-    now = swapped(tones, tried, next);
+    now = swapCentres(tones, tried, next);
     yield now;
   }
 }
 
 /** The held colours, or the mean of all where none are. */
-function firstCentres(tones: Tones, keep: readonly Oklab[], most: number): Centres {
+function firstCentres(tones: Samples, keep: readonly Oklab[], most: number): Centres {
   const centres = centresOf(keep, Math.max(most, keep.length, 1));
   if (keep.length > 0) return centres;
   const mean = [0, 1, 2].map((c) =>
     tones.weight.reduce((sum, weight, k) => sum + weight * tones.lab[k * 3 + c], 0),
   );
-  place(centres, 0, mean[0], mean[1], mean[2]);
+  placeCentre(centres, 0, mean[0], mean[1], mean[2]);
   return { ...centres, count: 1 };
 }

@@ -66,7 +66,9 @@ describe('a ladder', () => {
 
   it('refuses fewer than 3 and more than 11 steps', () => {
     for (const steps of [2, 12, 4.5])
-      expect(() => ladder({ L: 0.5, a: 0, b: 0 }, { ...DEFAULT_LADDER, steps })).toThrow(RangeError);
+      expect(() => ladder({ L: 0.5, a: 0, b: 0 }, { ...DEFAULT_LADDER, steps })).toThrow(
+        RangeError,
+      );
   });
 
   it('turns hues the short way and never past the pole', () => {

@@ -1,4 +1,4 @@
-import type { Cells } from './cells';
+import type { ColourHistogram } from '../picture/colour-histogram';
 
 /** What an extraction is to look at most. */
 export const LEANS = ['balanced', 'area', 'accents', 'lights', 'darks', 'quiet', 'strong'] as const;
@@ -8,7 +8,7 @@ export type Lean = (typeof LEANS)[number];
 const HALF = 0.5;
 
 /** How much each cell counts under a lean: its share, or nothing where the lean leaves it out. */
-export function leanWeights({ share, lab, oklab }: Cells, lean: Lean): Float64Array {
+export function leanWeights({ share, lab, oklab }: ColourHistogram, lean: Lean): Float64Array {
   const chroma = (k: number) => Math.hypot(oklab[k * 3 + 1], oklab[k * 3 + 2]);
   const lightness = (k: number) => lab[k * 3];
   switch (lean) {

@@ -2,11 +2,11 @@ import { oklabFromLab } from '../colour/cielab';
 import type { Oklab } from '../colour/oklab';
 import type { Place } from '../picture/framing';
 import type { Picture } from '../picture/picture';
-import { asTones, cellMap, colourCells } from './cells';
+import { allSamples, mapByBin, colourHistogram } from '../picture/colour-histogram';
 import { assign, centresOf } from './centres';
-import { growing } from './grow';
-import { homes } from './place';
-import { labAt, tonesOf } from './tones';
+import { growPalette } from './grow';
+import { representativePoints } from './representative-points';
+import { labAt, samplesOf } from './samples';
 
 /** From this CIEDE2000 on a palette fails a colour: nobody would take the one for the other. */
 export const FAILS = 6;
@@ -18,7 +18,7 @@ export interface Missing {
   colour: Oklab;
   /** Of the picture, 0–1. */
   share: number;
-  home: Place | null;
+  point: Place | null;
   /** Mean CIEDE2000 to the nearest swatch. */
   difference: number;
 }
@@ -35,24 +35,24 @@ export interface Fit {
 /** How well a palette holds a picture, and which colours it fails. Throws a RangeError for no colours. */
 export function readFit(picture: Picture, colours: readonly Oklab[]): Fit {
   if (colours.length === 0) throw new RangeError('no colours to hold the picture against');
-  const cells = colourCells(picture);
-  const { difference, mean } = assign(asTones(cells), centresOf(colours, colours.length));
+  const cells = colourHistogram(picture);
+  const { difference, mean } = assign(allSamples(cells), centresOf(colours, colours.length));
   const weights = cells.share.map((share, k) => (difference[k] > FAILS ? share : 0));
   const failed = weights.reduce((sum, weight) => sum + weight, 0);
   if (failed < MIN_MISSING) return { mean, failed, missing: [] };
 
-  const tones = tonesOf(cells, weights);
+  const tones = samplesOf(cells, weights);
   let grown = null;
-  for (const settled of growing(tones, [], MAX_MISSING, { accents: [], cost: () => 0 }))
+  for (const settled of growPalette(tones, [], MAX_MISSING, { accents: [], cost: () => 0 }))
     grown = settled;
   const centres = grown?.centres;
   if (!centres) return { mean, failed, missing: [] };
   const found = Array.from({ length: centres.count }, (_, c) =>
     oklabFromLab(labAt(centres.lab, c)),
   );
-  const { owner } = assign(asTones(cells), centresOf(found, found.length));
+  const { owner } = assign(allSamples(cells), centresOf(found, found.length));
   const own = owner.map((centre, k) => (weights[k] > 0 ? centre : found.length));
-  const places = homes(picture, cells, own, found.length + 1);
+  const places = representativePoints(picture, cells, own, found.length + 1);
   const missing = found.map((colour, c): Missing => {
     let share = 0;
     let sum = 0;
@@ -61,7 +61,7 @@ export function readFit(picture: Picture, colours: readonly Oklab[]): Fit {
       share += weights[k];
       sum += weights[k] * difference[k];
     }
-    return { colour, share, home: places[c], difference: share > 0 ? sum / share : 0 };
+    return { colour, share, point: places[c], difference: share > 0 ? sum / share : 0 };
   });
   return {
     mean,
@@ -74,7 +74,7 @@ export function readFit(picture: Picture, colours: readonly Oklab[]): Fit {
 
 /** For each pixel 1 where a palette fails it, 0 where it holds, 255 where it is transparent. */
 export function failureMap(picture: Picture, colours: readonly Oklab[]): Uint8Array {
-  const cells = colourCells(picture);
-  const { difference } = assign(asTones(cells), centresOf(colours, colours.length));
-  return cellMap(picture, cells, (k) => (difference[k] > FAILS ? 1 : 0));
+  const cells = colourHistogram(picture);
+  const { difference } = assign(allSamples(cells), centresOf(colours, colours.length));
+  return mapByBin(picture, cells, (k) => (difference[k] > FAILS ? 1 : 0));
 }

@@ -65,7 +65,7 @@ describe('how a palette holds a picture', () => {
     expect(fit.failed).toBeCloseTo(0.1, 9);
     expect(fit.missing).toHaveLength(1);
     expect(familyOf(fit.missing[0].colour).name).toMatch(/red/);
-    expect(fit.missing[0].home?.x).toBeGreaterThan(0.9);
+    expect(fit.missing[0].point?.x).toBeGreaterThan(0.9);
     expect(fit.missing[0].difference).toBeGreaterThan(20);
     const map = failureMap(picture, [of('#78787d'), of('#283c78')]);
     expect([map[0], map[95]]).toEqual([0, 1]);
@@ -134,7 +134,10 @@ describe('proportion', () => {
       fc.property(
         fc.array(fc.tuple(fc.constantFrom(...PARTS), fc.double({ min: -1, max: 2, noNaN: true }))),
         (moves) => {
-          const target = moves.reduce((was, [part, to]) => withTarget(was, part, to), DEFAULT_TARGET);
+          const target = moves.reduce(
+            (was, [part, to]) => withTarget(was, part, to),
+            DEFAULT_TARGET,
+          );
           expect(target.main + target.second + target.accent).toBeCloseTo(1, 9);
           for (const part of PARTS) expect(target[part]).toBeGreaterThan(0);
         },

@@ -5,9 +5,9 @@ import { linearFromOklab, oklabFromLinear, oklchFromOklab, type Oklab } from '..
 import { valueOfOklab } from '../colour/value';
 import { familyOf, type Wheel } from '../colour/wheel';
 import type { Picture } from '../picture/picture';
-import { asTones, cellMap, colourCells } from './cells';
+import { allSamples, mapByBin, colourHistogram } from '../picture/colour-histogram';
 import { centresOf } from './centres';
-import { labAt, tonesOf, type Tones } from './tones';
+import { labAt, samplesOf, type Samples } from './samples';
 
 export const MIN_LIMITED = 3;
 export const MAX_LIMITED = 8;
@@ -44,8 +44,8 @@ export function readReach(picture: Picture, colours: readonly Oklab[], wheel: Wh
       `${colours.length} colours; a limited palette has ${MIN_LIMITED} to ${MAX_LIMITED}`,
     );
   const mixes = allMixes([...colours, WHITE]);
-  const cells = colourCells(picture);
-  const tones = tonesOf(cells, cells.share);
+  const cells = colourHistogram(picture);
+  const tones = samplesOf(cells, cells.share);
   const near = nearestMix(tones, mixes);
   const lost = Array.from(near.keys()).filter((k) => near[k] > REACHED);
   const share = lost.reduce((sum, k) => sum + tones.weight[k], 0);
@@ -62,9 +62,9 @@ export function readReach(picture: Picture, colours: readonly Oklab[], wheel: Wh
 
 /** For each pixel 1 where the mixes of some colours and white reach it, 0 where not, 255 where it is transparent. */
 export function reachMap(picture: Picture, colours: readonly Oklab[]): Uint8Array {
-  const cells = colourCells(picture);
-  const near = nearestMix(asTones(cells), allMixes([...colours, WHITE]));
-  return cellMap(picture, cells, (k) => (near[k] <= REACHED ? 1 : 0));
+  const cells = colourHistogram(picture);
+  const near = nearestMix(allSamples(cells), allMixes([...colours, WHITE]));
+  return mapByBin(picture, cells, (k) => (near[k] <= REACHED ? 1 : 0));
 }
 
 function fieldOf(mixes: readonly Oklab[], wheel: Wheel): Reach['field'] {
@@ -127,7 +127,7 @@ function reflected(ratio: number): number {
 }
 
 /** For each tone the CIEDE2000 to the mix that DIN99d says is nearest. */
-function nearestMix({ weight, lab, din }: Tones, mixes: readonly Oklab[]): Float64Array {
+function nearestMix({ weight, lab, din }: Samples, mixes: readonly Oklab[]): Float64Array {
   const { lab: mixLab, din: mixDin, count } = centresOf(mixes, mixes.length);
   return Float64Array.from(weight, (_, k) => {
     let nearest = 0;

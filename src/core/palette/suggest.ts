@@ -1,10 +1,10 @@
 import type { Oklab } from '../colour/oklab';
 import type { Picture } from '../picture/picture';
-import { colourCells } from './cells';
+import { colourHistogram } from '../picture/colour-histogram';
 import { MIN_SWATCHES, MAX_SWATCHES } from './extract';
-import { growing } from './grow';
+import { growPalette } from './grow';
 import { leanWeights } from './lean';
-import { tonesOf } from './tones';
+import { samplesOf } from './samples';
 
 /** Another colour that brings the mean down by less than this part of it stops helping. */
 const HELPS = 0.07;
@@ -20,10 +20,10 @@ export interface CountSuggestion {
 
 /** How much each colour more helps, and where that stops. Throws a RangeError when no pixel is opaque. */
 export function suggestCount(picture: Picture, keep: readonly Oklab[] = []): CountSuggestion {
-  const cells = colourCells(picture);
-  const tones = tonesOf(cells, leanWeights(cells, 'area'));
+  const cells = colourHistogram(picture);
+  const tones = samplesOf(cells, leanWeights(cells, 'area'));
   const means: number[] = [];
-  for (const { owners, centres } of growing(tones, keep, MAX_SWATCHES, {
+  for (const { owners, centres } of growPalette(tones, keep, MAX_SWATCHES, {
     accents: [],
     cost: () => 0,
   }))

@@ -1,16 +1,21 @@
 import type { Oklab } from '../colour/oklab';
 import type { Picture } from '../picture/picture';
-import { asTones, cellMap, colourCells, NO_CELL } from './cells';
+import {
+  allSamples,
+  mapByBin,
+  colourHistogram,
+  TRANSPARENT_ENTRY,
+} from '../picture/colour-histogram';
 import { assign, centresOf } from './centres';
 
 /** Marks a transparent pixel in a map of swatches. */
-export const NO_SWATCH = NO_CELL;
+export const NO_SWATCH = TRANSPARENT_ENTRY;
 
 /** The number of the nearest colour for each pixel, `NO_SWATCH` where it is transparent. */
 export function swatchMap(picture: Picture, colours: readonly Oklab[]): Uint8Array {
-  const cells = colourCells(picture);
-  const { owner } = assign(asTones(cells), centresOf(colours, colours.length));
-  return cellMap(picture, cells, (k) => owner[k]);
+  const cells = colourHistogram(picture);
+  const { owner } = assign(allSamples(cells), centresOf(colours, colours.length));
+  return mapByBin(picture, cells, (k) => owner[k]);
 }
 
 /** The share of the seen pixels that each of `count` swatches owns. */

@@ -9,7 +9,7 @@ export interface Blocks {
   side: number;
   rgb: Float32Array;
   /** How many pixels of each block are not transparent, or 0 and 1 where the light is a mean. */
-  seen: Float32Array;
+  opaque: Float32Array;
 }
 
 /** Pixels a side of the smallest blocks; all larger ones are made of them. */
@@ -20,7 +20,7 @@ export function blocksOf({ width, height, data }: Picture): Blocks {
   const across = Math.ceil(width / BLOCK);
   const down = Math.ceil(height / BLOCK);
   const rgb = new Float32Array(across * down * 3);
-  const seen = new Float32Array(across * down);
+  const opaque = new Float32Array(across * down);
   for (let y = 0; y < height; y++) {
     const row = ((y / BLOCK) | 0) * across;
     // Both pixels of a row at once: half the writing.
@@ -44,10 +44,10 @@ export function blocksOf({ width, height, data }: Picture): Blocks {
       rgb[b * 3] += r;
       rgb[b * 3 + 1] += g;
       rgb[b * 3 + 2] += bl;
-      seen[b] += one && other ? 2 : 1;
+      opaque[b] += one && other ? 2 : 1;
     }
   }
-  return { width: across, height: down, side: BLOCK, rgb, seen };
+  return { width: across, height: down, side: BLOCK, rgb, opaque };
 }
 
 /** The same by one pixel of each block: a quarter of the work, and as good where the picture is smooth. */
@@ -55,15 +55,15 @@ export function sampledBlocks({ width, height, data }: Picture): Blocks {
   const across = Math.ceil(width / BLOCK);
   const down = Math.ceil(height / BLOCK);
   const rgb = new Float32Array(across * down * 3);
-  const seen = new Float32Array(across * down);
+  const opaque = new Float32Array(across * down);
   for (let y = 0, b = 0; y < down; y++)
     for (let x = 0; x < across; x++, b++) {
       const i = (y * BLOCK * width + x * BLOCK) * 4;
       if (data[i + 3] < OPAQUE) continue;
       for (let k = 0; k < 3; k++) rgb[b * 3 + k] = LINEAR_OF_BYTE[data[i + k]];
-      seen[b] = 1;
+      opaque[b] = 1;
     }
-  return { width: across, height: down, side: BLOCK, rgb, seen };
+  return { width: across, height: down, side: BLOCK, rgb, opaque };
 }
 
 /** Blocks of `times` × `times` blocks, as means; `seen` becomes 1 where there is anything to see. */
@@ -71,7 +71,7 @@ export function coarsen(blocks: Blocks, times: number): Blocks {
   const width = Math.ceil(blocks.width / times);
   const height = Math.ceil(blocks.height / times);
   const rgb = new Float32Array(width * height * 3);
-  const seen = new Float32Array(width * height);
+  const opaque = new Float32Array(width * height);
   for (let y = 0, b = 0; y < blocks.height; y++) {
     const row = ((y / times) | 0) * width;
     for (let x = 0; x < blocks.width; x++, b++) {
@@ -79,13 +79,13 @@ export function coarsen(blocks: Blocks, times: number): Blocks {
       rgb[c * 3] += blocks.rgb[b * 3];
       rgb[c * 3 + 1] += blocks.rgb[b * 3 + 1];
       rgb[c * 3 + 2] += blocks.rgb[b * 3 + 2];
-      seen[c] += blocks.seen[b];
+      opaque[c] += blocks.opaque[b];
     }
   }
-  for (let c = 0; c < seen.length; c++) {
-    if (seen[c] === 0) continue;
-    for (let k = 0; k < 3; k++) rgb[c * 3 + k] /= seen[c];
-    seen[c] = 1;
+  for (let c = 0; c < opaque.length; c++) {
+    if (opaque[c] === 0) continue;
+    for (let k = 0; k < 3; k++) rgb[c * 3 + k] /= opaque[c];
+    opaque[c] = 1;
   }
-  return { width, height, side: blocks.side * times, rgb, seen };
+  return { width, height, side: blocks.side * times, rgb, opaque };
 }

@@ -17,7 +17,7 @@ export interface ColourGrid {
   /** Munsell value of each cell, 0–10. */
   value: Float32Array;
   /** 1 where anything of the cell is not transparent. */
-  seen: Float32Array;
+  mask: Float32Array;
 }
 
 /**
@@ -30,11 +30,11 @@ export function colourGrid(
   cells: number,
 ): ColourGrid {
   const times = Math.max(1, Math.round(Math.max(blocks.width, blocks.height) / cells));
-  const { width, height, side, rgb, seen } = coarsen(blocks, times);
+  const { width, height, side, rgb, opaque: mask } = coarsen(blocks, times);
   const oklab = new Float32Array(rgb.length);
-  const value = new Float32Array(seen.length);
-  for (let c = 0; c < seen.length; c++) {
-    if (seen[c] === 0) continue;
+  const value = new Float32Array(mask.length);
+  for (let c = 0; c < mask.length; c++) {
+    if (mask[c] === 0) continue;
     const r = rgb[c * 3];
     const g = rgb[c * 3 + 1];
     const b = rgb[c * 3 + 2];
@@ -48,7 +48,7 @@ export function colourGrid(
     down: picture.height / side,
     oklab,
     value,
-    seen,
+    mask,
   };
 }
 

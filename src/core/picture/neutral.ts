@@ -1,13 +1,26 @@
 import { linearFromOklab, type Oklab } from '../colour/oklab';
-import { byteOfLinear, LINEAR_OF_BYTE, luminance } from '../colour/srgb';
+import {
+  BLUE_LUMINANCE,
+  byteOfLinear,
+  GREEN_LUMINANCE,
+  LINEAR_OF_BYTE,
+  luminance,
+  RED_LUMINANCE,
+} from '../colour/srgb';
 import { OPAQUE, type Picture } from './picture';
 
 /** Three rows of three, for linear sRGB. */
 export type Matrix = readonly number[];
 
 const XYZ_OF_RGB: Matrix = [
-  0.41239079926595934, 0.357584339383878, 0.1804807884018343, 0.2126390058715104,
-  0.7151686787677559, 0.07219231536073371, 0.01933081871559182, 0.11919477979462598,
+  0.41239079926595934,
+  0.357584339383878,
+  0.1804807884018343,
+  RED_LUMINANCE,
+  GREEN_LUMINANCE,
+  BLUE_LUMINANCE,
+  0.01933081871559182,
+  0.11919477979462598,
   0.9505321522496607,
 ];
 /** Bradford cone response. Source: K. M. Lam, thesis, University of Bradford, 1985; ICC.1:2010 annex E. */

@@ -5,7 +5,7 @@ import { valueOfOklab } from '../colour/value';
 import { anyBytes, anyPicture, paintedBy } from '../testing';
 import { develop } from './develop';
 import { takeOutCast } from './neutral';
-import { countSeen, pictureOf } from './picture';
+import { countOpaque, pictureOf } from './picture';
 import { probe } from './probe';
 import { greyPicture, NO_VALUE, valueCounts, valueMap, valueOfBin } from './value-map';
 import { veil } from './veil';
@@ -32,7 +32,7 @@ describe('the value map', () => {
             ).toBeLessThan(0.027);
         }
         const total = valueCounts(map).reduce((sum, n) => sum + n, 0);
-        expect(total).toBe(countSeen(picture));
+        expect(total).toBe(countOpaque(picture));
       }),
     );
   });

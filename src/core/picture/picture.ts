@@ -21,7 +21,7 @@ export function pictureOf(width: number, height: number, data: Uint8ClampedArray
 }
 
 /** How many pixels are not transparent. */
-export function countSeen({ data }: Picture): number {
+export function countOpaque({ data }: Picture): number {
   let seen = 0;
   for (let i = 3; i < data.length; i += 4) if (data[i] >= OPAQUE) seen++;
   return seen;

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { anyPicture, greyOf, paintedBy } from '../testing';
+import { anyPicture, greyBytes, paintedBy } from '../testing';
 import type { Picture } from './picture';
 import { MAX_SQUINT, squint } from './squint';
 import { valueMap, valueOfBin } from './value-map';
@@ -27,7 +27,7 @@ function reader(picture: Picture) {
 
 describe('the squint', () => {
   it('leaves the picture alone at nothing, and refuses more than it can', () => {
-    const picture = paintedBy(40, 30, (x) => greyOf(x / 5));
+    const picture = paintedBy(40, 30, (x) => greyBytes(x / 5));
     expect(squint(picture, 0)).toBe(picture);
     for (const radius of [-0.01, MAX_SQUINT + 0.001, NaN])
       expect(() => squint(picture, radius)).toThrow(RangeError);
@@ -36,7 +36,7 @@ describe('the squint', () => {
   it('merges grain within a shape and keeps the edge between two', () => {
     const speckled = paintedBy(160, 120, (x, y) => {
       const noise = ((x * 7 + y * 13) % 5) * 0.25 - 0.5;
-      return greyOf((x < 80 ? 3 : 7) + noise);
+      return greyBytes((x < 80 ? 3 : 7) + noise);
     });
     const out = reader(squint(speckled, 0.02));
     expect(reader(speckled).spread(10, 10, 60, 110)).toBeGreaterThan(0.3);
@@ -52,7 +52,7 @@ describe('the squint', () => {
     const dotted = paintedBy(200, 200, (x, y) => {
       const dot = (x - 50) ** 2 + (y - 50) ** 2 < 4;
       const disc = (x - 130) ** 2 + (y - 130) ** 2 < 900;
-      return greyOf(dot || disc ? 2 : 8);
+      return greyBytes(dot || disc ? 2 : 8);
     });
     const out = reader(squint(dotted, 0.04));
     expect(out.at(50, 50)).toBeGreaterThan(5);

@@ -1,8 +1,9 @@
 import { BYTE_OF_LINEAR, ENCODE_STEPS, luminance } from '../colour/srgb';
 import { quickValueOfLuminance } from '../colour/value';
 import { BLOCK, blocksOf, coarsen, type Blocks } from './blocks';
+import { integralImage } from '../raster/integral-image';
 import type { Picture } from './picture';
-import { hundredthsOf, NOTHING } from './value-map';
+import { valueHundredths, TRANSPARENT } from './value-map';
 
 /** The most that a person squints: a radius of 5 % of the diagonal. */
 export const MAX_SQUINT = 0.05;
@@ -14,7 +15,7 @@ const CELLS_A_RADIUS = 4;
 /** Below this many pixels of radius a cell is one block, from there on at least two a side. */
 const SMALL_RADIUS = 3;
 /** Variance of value (Munsell steps squared) below which quadrants count as equally steady. */
-const STEADY = 0.0025;
+const FLAT_VARIANCE = 0.0025;
 /** How far a pixel's own value may lie from a cell's and still take its colour, in Munsell steps. */
 const REACH = 0.9;
 
@@ -40,15 +41,13 @@ export function squint(picture: Picture, radius: number): Picture {
 export function squinter(
   picture: Picture,
   blocks: () => Blocks = () => blocksOf(picture),
-  hundredths: () => Uint16Array = () => hundredthsOf(picture),
+  hundredths: () => Uint16Array = () => valueHundredths(picture),
 ): (radius: number) => Picture {
   const diagonal = Math.hypot(picture.width, picture.height);
   let prepared: { values: Uint16Array; blocks: Blocks } | null = null;
   return (radius) => {
     if (!(radius >= 0 && radius <= MAX_SQUINT))
-      throw new RangeError(
-        `a squint of ${radius}; 0 to ${MAX_SQUINT} of the diagonal can be made`,
-      );
+      throw new RangeError(`a squint of ${radius}; 0 to ${MAX_SQUINT} of the diagonal can be made`);
     const pixels = radius * diagonal;
     if (pixels < 1) return picture;
     prepared ??= { values: hundredths(), blocks: blocks() };
@@ -58,7 +57,7 @@ export function squinter(
     const cells = coarsen(prepared.blocks, side);
     const coarse = { ...cells, value: valuesOf(cells.rgb) };
     const reach = Math.max(1, Math.round(pixels / coarse.side));
-    return layBack(picture, prepared.values, steadied(coarse, reach));
+    return jointBilateralUpsampling(picture, prepared.values, kuwahara(coarse, reach));
   };
 }
 
@@ -69,31 +68,20 @@ function valuesOf(rgb: Float32Array): Float32Array {
   return values;
 }
 
-/** Running sums of cells, value, value squared and light, so that a box of any size costs the same. */
-const SUMS = 6;
+/** Channels of the integral image: cells, value, value squared and light. */
+const CHANNELS = 6;
 
-function summed({ width, height, rgb, value, seen }: Grid): Float64Array {
-  const sums = new Float64Array((width + 1) * (height + 1) * SUMS);
-  const row = new Float64Array(SUMS);
-  for (let y = 0; y < height; y++) {
-    row.fill(0);
-    for (let x = 0; x < width; x++) {
-      const c = y * width + x;
-      if (seen[c]) {
-        const v = value[c];
-        row[0]++;
-        row[1] += v;
-        row[2] += v * v;
-        row[3] += rgb[c * 3];
-        row[4] += rgb[c * 3 + 1];
-        row[5] += rgb[c * 3 + 2];
-      }
-      const at = ((y + 1) * (width + 1) + x + 1) * SUMS;
-      const above = (y * (width + 1) + x + 1) * SUMS;
-      for (let k = 0; k < SUMS; k++) sums[at + k] = sums[above + k] + row[k];
-    }
-  }
-  return sums;
+function sumsOf({ width, height, rgb, value, opaque }: Grid): Float64Array {
+  return integralImage(width, height, CHANNELS, (c, out) => {
+    if (!opaque[c]) return;
+    const v = value[c];
+    out[0] = 1;
+    out[1] = v;
+    out[2] = v * v;
+    out[3] = rgb[c * 3];
+    out[4] = rgb[c * 3 + 1];
+    out[5] = rgb[c * 3 + 2];
+  }).sums;
 }
 
 /**
@@ -101,9 +89,9 @@ function summed({ width, height, rgb, value, seen }: Grid): Float64Array {
  * mean light times that weight. Squares by their upper left corner, from `reach` cells outside the
  * grid on; the part outside counts for nothing. Each serves the four cells in its corners.
  */
-function squares(grid: Grid, reach: number): Float64Array {
+function weightedQuadrants(grid: Grid, reach: number): Float64Array {
   const { width, height } = grid;
-  const sums = summed(grid);
+  const sums = sumsOf(grid);
   const across = width + reach;
   const out = new Float64Array(across * (height + reach) * 4);
   for (let y = -reach, o = 0; y < height; y++) {
@@ -112,16 +100,16 @@ function squares(grid: Grid, reach: number): Float64Array {
     for (let x = -reach; x < width; x++, o += 4) {
       const left = Math.max(0, x);
       const right = Math.min(width, x + reach + 1);
-      const a = (top + left) * SUMS;
-      const e = (top + right) * SUMS;
-      const f = (bottom + left) * SUMS;
-      const d = (bottom + right) * SUMS;
+      const a = (top + left) * CHANNELS;
+      const e = (top + right) * CHANNELS;
+      const f = (bottom + left) * CHANNELS;
+      const d = (bottom + right) * CHANNELS;
       const n = sums[d] - sums[e] - sums[f] + sums[a];
       if (n <= 0) continue;
       const mean = (sums[d + 1] - sums[e + 1] - sums[f + 1] + sums[a + 1]) / n;
       const square = (sums[d + 2] - sums[e + 2] - sums[f + 2] + sums[a + 2]) / n;
       // To the fourth power: how sharply the steadiest are preferred.
-      const steadiness = 1 / (STEADY + Math.max(0, square - mean * mean)) ** 2;
+      const steadiness = 1 / (FLAT_VARIANCE + Math.max(0, square - mean * mean)) ** 2;
       const weight = steadiness * steadiness;
       const part = weight / n;
       out[o] = weight;
@@ -134,14 +122,14 @@ function squares(grid: Grid, reach: number): Float64Array {
 }
 
 /** Every cell as the mean of its quadrants, the steadiest weighing most. */
-function steadied(grid: Grid, reach: number): Grid {
-  const { width, height, seen } = grid;
-  const from = squares(grid, reach);
+function kuwahara(grid: Grid, reach: number): Grid {
+  const { width, height, opaque } = grid;
+  const from = weightedQuadrants(grid, reach);
   const across = width + reach;
   const rgb = new Float32Array(grid.rgb.length);
   for (let y = 0, c = 0; y < height; y++) {
     for (let x = 0; x < width; x++, c++) {
-      if (!seen[c]) continue;
+      if (!opaque[c]) continue;
       const nw = (y * across + x) * 4;
       const ne = nw + reach * 4;
       const sw = nw + reach * across * 4;
@@ -179,8 +167,12 @@ function between(pixels: number, cells: number, cell: number) {
  * Each pixel as a mean of the four cells around it, those weighing most whose value is most like its
  * own. By the four cells, then by the pixels between them, and unrolled: this loop is what a squint costs.
  */
-function layBack({ width, height }: Picture, values: Uint16Array, grid: Grid): Picture {
-  const { width: across, height: down, side, rgb, value, seen } = grid;
+function jointBilateralUpsampling(
+  { width, height }: Picture,
+  values: Uint16Array,
+  grid: Grid,
+): Picture {
+  const { width: across, height: down, side, rgb, value, opaque } = grid;
   const out = new Uint8ClampedArray(width * height * 4);
   // No clamping is needed: means of light stay within it.
   const bytes = new Uint8Array(out.buffer);
@@ -196,7 +188,7 @@ function layBack({ width, height }: Picture, values: Uint16Array, grid: Grid): P
       const b = a + beside;
       const c = a + below;
       const d = c + beside;
-      const [sa, sb, sc, sd] = [seen[a], seen[b], seen[c], seen[d]];
+      const [sa, sb, sc, sd] = [opaque[a], opaque[b], opaque[c], opaque[d]];
       const va = Math.round(value[a] * 100);
       const vb = Math.round(value[b] * 100);
       const vc = Math.round(value[c] * 100);
@@ -210,7 +202,7 @@ function layBack({ width, height }: Picture, values: Uint16Array, grid: Grid): P
         const upper = 1 - fy;
         for (let x = left, p = y * width + left; x < right; x++, p++) {
           const own = values[p];
-          if (own === NOTHING) continue;
+          if (own === TRANSPARENT) continue;
           const fx = columns.share[x];
           let wa = (1 - fx) * upper * LIKENESS[Math.abs(va - own)];
           let wb = fx * upper * LIKENESS[Math.abs(vb - own)];

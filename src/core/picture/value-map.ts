@@ -1,4 +1,4 @@
-import { byteOfLinear, LINEAR_OF_BYTE } from '../colour/srgb';
+import { byteOfLinear, LINEAR_OF_BYTE, luminance } from '../colour/srgb';
 import { luminanceOfValue, quickValueOfLuminance } from '../colour/value';
 import { BLUE_PART, byLuminance, GREEN_PART, RED_PART } from './luminance';
 import { OPAQUE, type Picture } from './picture';
@@ -19,18 +19,18 @@ export function valueOfBin(bin: number): number {
 }
 
 /** Marks a transparent pixel among hundredths. */
-export const NOTHING = 0xffff;
+export const TRANSPARENT = 0xffff;
 
 /** Whole hundredths of a Munsell step, rounded down, so that bins of five of them are exact. */
 const HUNDREDTHS = byLuminance(Uint16Array, (Y) => Math.floor(quickValueOfLuminance(Y) * 100));
 
 /** The value of each pixel in hundredths of a Munsell step, `NOTHING` where it is transparent. */
-export function hundredthsOf({ data }: Picture): Uint16Array {
+export function valueHundredths({ data }: Picture): Uint16Array {
   const values = new Uint16Array(data.length / 4);
   for (let i = 0, p = 0; p < values.length; i += 4, p++)
     values[p] =
       data[i + 3] < OPAQUE
-        ? NOTHING
+        ? TRANSPARENT
         : HUNDREDTHS[
             (RED_PART[data[i]] + GREEN_PART[data[i + 1]] + BLUE_PART[data[i + 2]] + 0.5) | 0
           ];
@@ -47,22 +47,22 @@ const BINS = Uint8Array.from({ length: 1001 }, (_, hundredths) =>
  * The value bin of each pixel, `NO_VALUE` where it is transparent: width × height entries.
  * `hundredths` are the picture's, where they are known already.
  */
-export function valueMap(picture: Picture, hundredths = hundredthsOf(picture)): Uint8Array {
+export function valueMap(picture: Picture, hundredths = valueHundredths(picture)): Uint8Array {
   const map = new Uint8Array(hundredths.length);
   for (let p = 0; p < map.length; p++)
-    map[p] = hundredths[p] === NOTHING ? NO_VALUE : BINS[hundredths[p]];
+    map[p] = hundredths[p] === TRANSPARENT ? NO_VALUE : BINS[hundredths[p]];
   return map;
 }
 
 /** A picture with the value bins of its pixels and how many fall into each. */
-export interface Sight {
+export interface ValueImage {
   picture: Picture;
   map: Uint8Array;
   counts: Float64Array;
 }
 
 /** `hundredths` are the picture's, where they are known already. */
-export function sightOf(picture: Picture, hundredths?: Uint16Array): Sight {
+export function valueImageOf(picture: Picture, hundredths?: Uint16Array): ValueImage {
   const map = valueMap(picture, hundredths);
   return { picture, map, counts: valueCounts(map) };
 }
@@ -73,7 +73,7 @@ export function edgeOfValue(value: number): number {
 }
 
 /** How many pixels are not transparent. */
-export function seenIn({ counts }: Pick<Sight, 'counts'>): number {
+export function opaqueCount({ counts }: Pick<ValueImage, 'counts'>): number {
   return counts.reduce((sum, count) => sum + count, 0);
 }
 
@@ -90,9 +90,7 @@ export function greyPicture({ width, height, data }: Picture): Picture {
   for (let i = 0; i < data.length; i += 4) {
     if (data[i + 3] < OPAQUE) continue;
     const grey = byteOfLinear(
-      0.2126390058715104 * LINEAR_OF_BYTE[data[i]] +
-        0.7151686787677559 * LINEAR_OF_BYTE[data[i + 1]] +
-        0.07219231536073371 * LINEAR_OF_BYTE[data[i + 2]],
+      luminance(LINEAR_OF_BYTE[data[i]], LINEAR_OF_BYTE[data[i + 1]], LINEAR_OF_BYTE[data[i + 2]]),
     );
     out[i] = out[i + 1] = out[i + 2] = grey;
     out[i + 3] = 255;

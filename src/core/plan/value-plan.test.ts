@@ -1,13 +1,13 @@
-import { greyOf, paintedBy } from '../testing';
+import { greyBytes, paintedBy } from '../testing';
 import { MUNSELL_SCALE } from '../colour/value-scale';
-import { sightOf } from '../picture/value-map';
+import { valueImageOf } from '../picture/value-map';
 import { gridLines } from './transfer-grid';
-import { PAPERS, valuePlan, type PlanSettings } from './value-plan';
+import { PLAN_PAPERS, valuePlan, type PlanSettings } from './value-plan';
 
-const picture = sightOf(
+const picture = valueImageOf(
   paintedBy(300, 200, (x, y) => {
     const inDisc = (x - 220) ** 2 + (y - 100) ** 2 < 50 ** 2;
-    return greyOf(inDisc ? 8 : x < 100 ? 2 : 5);
+    return greyBytes(inDisc ? 8 : x < 100 ? 2 : 5);
   }),
 );
 const SETTINGS: PlanSettings = {
@@ -28,7 +28,7 @@ const part = (svg: string, name: string) =>
 describe('a value plan', () => {
   it('stands on a sheet of paper turned as the picture is, and is well formed', () => {
     const { svg, width, height } = plan();
-    expect([width, height]).toEqual([PAPERS.A4.height, PAPERS.A4.width]);
+    expect([width, height]).toEqual([PLAN_PAPERS.A4.height, PLAN_PAPERS.A4.width]);
     expect(svg).toContain('Hall &lt;of&gt; &quot;noon&quot; &amp; night');
     const opened = svg.match(/<(svg|g|text)[ >]/g)?.length;
     expect(svg.match(/<\/(svg|g|text)>/g)?.length).toBe(opened);

@@ -1,26 +1,26 @@
 import { onScale, type ValueScale } from '../colour/value-scale';
-import { innermost } from '../picture/innermost';
+import { polesOfInaccessibility } from '../raster/pole-of-inaccessibility';
 import { zoneEdges, zonesOf, type Zone, type ZoneCut } from '../measure/zones';
 import { sampledBlocks } from '../picture/blocks';
 import { colourGrid, placeOfCell, type ColourGrid } from '../picture/colour-grid';
 import type { Box, Place } from '../picture/framing';
-import { pieces } from '../picture/pieces';
-import { greyOfValue, VALUE_BINS, type Sight } from '../picture/value-map';
+import { connectedComponents } from '../raster/connected-components';
+import { greyOfValue, VALUE_BINS, type ValueImage } from '../picture/value-map';
 import { gridLines, type TransferGrid } from './transfer-grid';
 import { zoneShapes } from './zone-shapes';
 
 /** Sheets in millimetres, upright. */
-export const PAPERS = {
+export const PLAN_PAPERS = {
   A4: { width: 210, height: 297 },
   A3: { width: 297, height: 420 },
   Letter: { width: 215.9, height: 279.4 },
 } as const;
-export type Paper = keyof typeof PAPERS;
+export type PlanPaper = keyof typeof PLAN_PAPERS;
 
 export interface PlanSettings extends ZoneCut {
   squint: number;
   title: string;
-  paper: Paper;
+  paper: PlanPaper;
   grid: TransferGrid;
   /** Whether each mass carries the number of its zone. */
   numbers: boolean;
@@ -51,7 +51,7 @@ const NUMBERED = 0.006;
  * values and shares, and a grid for carrying it over to the canvas. An SVG document in millimetres.
  * Throws a RangeError as `zoneEdges` and `gridLines` do.
  */
-export function valuePlan(squinted: Sight, settings: PlanSettings): Plan {
+export function valuePlan(squinted: ValueImage, settings: PlanSettings): Plan {
   const { picture, counts } = squinted;
   const edges = zoneEdges(counts, settings);
   const zones = zonesOf(counts, edges);
@@ -89,8 +89,8 @@ export function valuePlan(squinted: Sight, settings: PlanSettings): Plan {
 }
 
 /** The paper turned as the picture is, and the box in it that the picture fills. */
-function sheetFor(aspect: number, paper: Paper): { width: number; height: number; box: Box } {
-  const upright = PAPERS[paper];
+function sheetFor(aspect: number, paper: PlanPaper): { width: number; height: number; box: Box } {
+  const upright = PLAN_PAPERS[paper];
   const [width, height] =
     aspect > 1 ? [upright.height, upright.width] : [upright.width, upright.height];
   const room = {
@@ -162,14 +162,14 @@ function gridSvg(grid: TransferGrid, box: Box): string {
 /** Where each mass of a zone carries its number. */
 function numbersOf(cells: ColourGrid, thresholds: readonly number[]): (Place & { zone: number })[] {
   const zones = Uint8Array.from(cells.value, (value, c) =>
-    cells.seen[c] ? thresholds.filter((threshold) => value >= threshold).length : 255,
+    cells.mask[c] ? thresholds.filter((threshold) => value >= threshold).length : 255,
   );
-  const found = pieces(zones, cells.width, cells.height, 255);
+  const found = connectedComponents(zones, cells.width, cells.height, 255);
   const least = NUMBERED * zones.length;
   const large = found.size.flatMap((size, piece) => (size >= least ? [piece] : []));
   const numberOf = new Map(large.map((piece, i) => [piece, i]));
-  const of = Int16Array.from(found.of, (piece) => numberOf.get(piece) ?? -1);
-  const deepest = innermost(of, cells.width, large.length);
+  const of = Int16Array.from(found.labels, (piece) => numberOf.get(piece) ?? -1);
+  const deepest = polesOfInaccessibility(of, cells.width, large.length);
   return large.map((piece, i) => ({
     zone: found.entry[piece],
     ...placeOfCell(cells, deepest[i]),

@@ -1,7 +1,7 @@
 import { contours } from 'd3-contour';
 import type { ColourGrid } from '../picture/colour-grid';
 import type { Box } from '../picture/framing';
-import { ringArea } from '../picture/lines';
+import { ringArea } from '../raster/polylines';
 
 /** Rings smaller than this share of the picture are specks that nobody paints. */
 const SPECK = 0.0004;
@@ -11,11 +11,11 @@ const SPECK = 0.0004;
  * light. Each zone's shape reaches under all lighter ones, so that no gap shows between two.
  */
 export function zoneShapes(
-  { width, height, across, down, value, seen }: ColourGrid,
+  { width, height, across, down, value, mask }: ColourGrid,
   thresholds: readonly number[],
   box: Box,
 ): string[] {
-  const values = Array.from(value, (one, cell) => (seen[cell] ? one : -1));
+  const values = Array.from(value, (one, cell) => (mask[cell] ? one : -1));
   const trace = contours().size([width, height]).smooth(true);
   const least = SPECK * across * down;
   const x = (px: number) => Math.round((box.x + (Math.min(px, across) / across) * box.width) * 100);

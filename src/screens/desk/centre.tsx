@@ -1,7 +1,7 @@
 'use client';
 
 import { keptBox, WHOLE } from '@/core/picture/framing';
-import { say, showFault } from '@/ui/notices';
+import { say, showError } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
 import { useDesk, useDeskStore, useDocument, type Point } from './desk-store';
 import { usePictureFacts } from './facts';
@@ -97,7 +97,7 @@ function Looking({ onPick }: { onPick: (place: Point) => void }) {
         .change((document) => ({ ...document, neutral: { ...area, cast: found.colour } }));
       store.getState().set({ tool: 'look' });
     } catch (error) {
-      showFault(error);
+      showError(error);
     }
   };
 

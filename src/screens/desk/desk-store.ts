@@ -113,7 +113,7 @@ export function createDeskStore(document: StudyDocument, view: View): DeskStore 
 }
 
 /** What is selected after a swatch was touched: it alone, or it added to or taken from the others. */
-export function touched(
+export function selectionAfter(
   { selected, chosen }: Pick<DeskState, 'selected' | 'chosen'>,
   id: string,
   adding: boolean,

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { pannedBy, placeAt, viewportOf, zoomedAt } from './stage/viewport';
 import { latest } from './latest';
-import { touched } from './desk-store';
+import { selectionAfter } from './desk-store';
 import {
   BUILDS,
   CRAFTS,
@@ -18,13 +18,13 @@ import {
 describe('what is selected', () => {
   it('is one alone, or several where a touch adds', () => {
     const none = { selected: null, chosen: [] };
-    const one = touched(none, 'a', false);
+    const one = selectionAfter(none, 'a', false);
     expect(one).toEqual({ selected: 'a', chosen: [] });
-    const two = touched(one, 'b', true);
+    const two = selectionAfter(one, 'b', true);
     expect(two).toEqual({ selected: 'a', chosen: ['a', 'b'] });
-    expect(touched(two, 'a', true)).toEqual({ selected: 'b', chosen: [] });
-    expect(touched(touched(none, 'a', true), 'a', true)).toEqual(none);
-    expect(touched(two, 'c', false)).toEqual({ selected: 'c', chosen: [] });
+    expect(selectionAfter(two, 'a', true)).toEqual({ selected: 'b', chosen: [] });
+    expect(selectionAfter(selectionAfter(none, 'a', true), 'a', true)).toEqual(none);
+    expect(selectionAfter(two, 'c', false)).toEqual({ selected: 'c', chosen: [] });
   });
 });
 

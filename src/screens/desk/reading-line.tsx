@@ -8,7 +8,7 @@ import { oklchFromOklab } from '@/core/colour/oklab';
 import { temperature } from '@/core/colour/temperature';
 import { valueOfOklab } from '@/core/colour/value';
 import type { Probe } from '@/core/picture/probe';
-import { showFault } from '@/ui/notices';
+import { showError } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
 import { capital, percent, valueWords } from '@/ui/words';
 import { useDesk, type Point } from './desk-store';
@@ -75,7 +75,7 @@ function useReading(pointer: Point | null): Probe | null {
       latest(
         ({ place, radius }: { place: Point; radius: number }) => desk.probe(place, radius),
         (result) => setReading(result),
-        showFault,
+        showError,
       ),
     [desk],
   );

@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useState } from 'react';
 import type { Picture } from '@/core/picture/picture';
-import { showFault } from '@/ui/notices';
+import { showError } from '@/ui/notices';
 import { latest } from './latest';
 import { drawn, usePicture, type PictureRoom } from './picture-room';
 
@@ -21,7 +21,7 @@ function useMade<T, R>(key: string | null, make: Make<T>, finish: (made: T) => R
       latest(
         (asked: { make: Make<T>; finish: (made: T) => R }) => asked.make(desk),
         (result, asked) => setMade(asked.finish(result)),
-        showFault,
+        showError,
       ),
     [desk],
   );

@@ -6,7 +6,7 @@ import type { DrawnLine } from '@/workers/browser/value-calls';
 import { useSettings } from '@/ui/settings';
 import { stepOf } from '@/ui/words';
 import { useDesk, useDocument, type Focus } from './desk-store';
-import { usePushAsked } from './push-asked';
+import { usePushSettings } from './push-settings';
 import { useDrawn, useMeasured } from './use-drawn';
 
 const isLimit = (count: number) => count >= MIN_LIMITED && count <= MAX_LIMITED;
@@ -46,7 +46,7 @@ export function useLens(): { lens: HTMLCanvasElement | null; lines: readonly Dra
   );
 
   const { craft, build, fitLook, takeFrom, sight } = useDesk((state) => state.view);
-  const asked = usePushAsked();
+  const asked = usePushSettings();
   const askedKey = JSON.stringify(asked);
   const inHidden = step === 'hidden' && (sight === 'pushed' || sight === 'map') ? sight : null;
   const hiddenKeys = {

@@ -6,7 +6,7 @@ import type { Push } from '@/core/amplify/push';
 import type { Oklab } from '@/core/colour/oklab';
 import { nearestOf, DEFAULT_DUPLICATE_THRESHOLD } from '@/core/palette/near-duplicates';
 import type { StudyDocument } from '@/contracts/study';
-import { showFault, say } from '@/ui/notices';
+import { showError, say } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
 import {
   addSwatch,
@@ -21,7 +21,7 @@ import { followed, withoutEmptySets } from '@/study/set-edits';
 import type { Source } from '@/workers/browser/palette-calls';
 import { useDeskStore, useDocument, type Point } from './desk-store';
 import { usePicture } from './picture-room';
-import { pushAskedOf } from './push-asked';
+import { pushSettingsOf } from './push-settings';
 import { pushWords } from './steps/hidden/push-words';
 import type { View } from './view';
 
@@ -43,7 +43,7 @@ export function usePalette() {
         store.getState().change((was) => withoutEmptySets(edit(was)), key);
         return true;
       } catch (error) {
-        showFault(error);
+        showError(error);
         return false;
       }
     };
@@ -60,7 +60,7 @@ export function usePalette() {
           region: palette.region,
           from: sourceOf(store.getState().view, document()),
         });
-        const areas = swatches.map(({ home }) => home && room.originalArea(home, HOME_RADIUS));
+        const areas = swatches.map(({ point }) => point && room.originalArea(point, HOME_RADIUS));
         const stayed = document()
           .palette.swatches.filter(staysOnExtraction)
           .map(({ id }) => id);
@@ -78,7 +78,7 @@ export function usePalette() {
           ),
         );
       } catch (error) {
-        showFault(error);
+        showError(error);
       } finally {
         setBusy(false);
       }
@@ -148,7 +148,7 @@ export function usePalette() {
           components: found.components.length > 1 ? found.components : [],
         });
       } catch (error) {
-        showFault(error);
+        showError(error);
       }
     };
 
@@ -187,7 +187,7 @@ export function sourceOf({ craft, takeFrom }: View, document: StudyDocument): So
     case 'zones':
       return { kind: 'zones', settings: values };
     case 'pushed':
-      return { kind: 'pushed', asked: pushAskedOf(document) };
+      return { kind: 'pushed', asked: pushSettingsOf(document) };
     default:
       return { kind: 'picture' };
   }
@@ -215,7 +215,7 @@ function useShares(): void {
     const waiting = setTimeout(() => {
       desk.shares(JSON.parse(colours)).then((shares) => {
         if (!overtaken) store.getState().amend((document) => withShares(document, shares));
-      }, showFault);
+      }, showError);
     }, SETTLED_AFTER);
     return () => {
       overtaken = true;

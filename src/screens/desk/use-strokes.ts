@@ -2,7 +2,7 @@
 
 import type { StoredStroke } from '@/contracts/strokes';
 import type { StudyDocument } from '@/contracts/study';
-import { showFault } from '@/ui/notices';
+import { showError } from '@/ui/notices';
 import { useDesk, useDeskStore, type Point } from './desk-store';
 import { fewEnough, kept } from './drawn-points';
 import { usePicture } from './picture-room';
@@ -25,7 +25,7 @@ export function useStrokes(
     try {
       change((document) => lay(document, stroke));
     } catch (error) {
-      showFault(error);
+      showError(error);
     }
   };
 }

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import type { BinnedLibrary } from '@/contracts/library';
 import { call, nothing } from '@/ui/api';
 import { Button } from '@/ui/button';
-import { say, showFault } from '@/ui/notices';
+import { say, showError } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
 import { Stave, staveWords } from '@/ui/stave';
 import { capital, several } from '@/ui/words';
@@ -17,7 +17,7 @@ export function BinPage({ libraries }: { libraries: BinnedLibrary[] }) {
   const router = useRouter();
   const { settings } = useSettings();
   const [asked, setAsked] = useState<string | null>(null);
-  const act = (action: () => Promise<unknown>) => action().then(() => router.refresh(), showFault);
+  const act = (action: () => Promise<unknown>) => action().then(() => router.refresh(), showError);
   return (
     <BackRoom>
       <h1 className="mb-1 font-serif text-3xl">The bin</h1>

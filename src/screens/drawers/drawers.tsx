@@ -28,7 +28,7 @@ import {
 } from '@/contracts/library-search';
 import { call, nothing } from '@/ui/api';
 import { Button } from '@/ui/button';
-import { offerUndo, say, showFault } from '@/ui/notices';
+import { offerUndo, say, showError } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
 import { TopLine } from '@/ui/shell';
 import { typing } from '@/ui/typing';
@@ -78,7 +78,7 @@ export function Drawers({ asked, first, facets, folders, saved, counts }: Drawer
 
   const refresh = () => router.refresh();
   // Also after a fault: part of it may be done.
-  const act = (action: () => Promise<unknown>) => action().catch(showFault).then(refresh);
+  const act = (action: () => Promise<unknown>) => action().catch(showError).then(refresh);
   const folderActions = useFolders(act);
 
   const { getRootProps, getInputProps, isDragActive, open } = useDropzone({
@@ -154,7 +154,7 @@ export function Drawers({ asked, first, facets, folders, saved, counts }: Drawer
       call('PUT', `/api/libraries/${id}/favourite`, nothing, { favourite: !favourite }).catch(
         (error: unknown) => {
           room.edit(id, { favourite });
-          showFault(error);
+          showError(error);
         },
       );
     },
@@ -171,7 +171,7 @@ export function Drawers({ asked, first, facets, folders, saved, counts }: Drawer
   const merge = () =>
     Promise.all(
       chosenOnes.map(({ id }) => call('GET', `/api/libraries/${id}`, librarySchema)),
-    ).then(([one, other]) => setPair([one, other]), showFault);
+    ).then(([one, other]) => setPair([one, other]), showError);
   const inFolder = search.folder !== null && search.folder !== LOOSE ? search.folder : null;
   const somewhere = search.folder !== null || search.favourites;
 

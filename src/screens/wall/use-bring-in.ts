@@ -4,7 +4,7 @@ import { useCallback, useRef, useState } from 'react';
 import { useRouter } from 'next/navigation';
 import { z } from 'zod';
 import { call } from '@/ui/api';
-import { showFault } from '@/ui/notices';
+import { showError } from '@/ui/notices';
 import { sendPicture, type Outcome, type Progress } from './send-picture';
 
 export interface Arrival {
@@ -98,7 +98,7 @@ export function useBringIn() {
         });
         router.push(`/desk/${id}`);
       } catch (error) {
-        showFault(error);
+        showError(error);
       }
     },
     [router],

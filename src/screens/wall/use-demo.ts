@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { demoEventSchema, type DemoEvent } from '@/contracts/demo';
 import { callInLines, RefusedError } from '@/ui/api';
-import { say, showFault } from '@/ui/notices';
+import { say, showError } from '@/ui/notices';
 
 export type DemoStep = Extract<DemoEvent, { event: 'step' }>;
 
@@ -26,7 +26,7 @@ export function useDemo() {
       });
     } catch (error) {
       if (signal.aborted) say('Stopped. The studies before this one are as they were at first.');
-      else showFault(error);
+      else showError(error);
     } finally {
       setStep(null);
       router.refresh();

@@ -7,7 +7,7 @@ import { wheelOf } from '@/core/colour/wheel';
 import type { StudyCard as Card } from '@/contracts/study';
 import { call, nothing } from '@/ui/api';
 import { Button } from '@/ui/button';
-import { offerUndo, showFault } from '@/ui/notices';
+import { offerUndo, showError } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
 import { TopLine } from '@/ui/shell';
 import { Arrivals } from './arrivals';
@@ -50,7 +50,7 @@ export function Wall({ studies }: { studies: Card[] }) {
 
   const shown = useMemo(() => found(studies, finding, wheel), [studies, finding, wheel]);
 
-  const act = (action: () => Promise<unknown>) => action().then(() => router.refresh(), showFault);
+  const act = (action: () => Promise<unknown>) => action().then(() => router.refresh(), showError);
 
   const remove = (card: Card) =>
     act(async () => {
@@ -95,7 +95,7 @@ export function Wall({ studies }: { studies: Card[] }) {
         {studies.length === 0 ? (
           <FirstStep
             onChoose={open}
-            onSample={() => void fetchSample().then((file) => bringIn([file]), showFault)}
+            onSample={() => void fetchSample().then((file) => bringIn([file]), showError)}
           />
         ) : shown.length === 0 ? (
           <div>

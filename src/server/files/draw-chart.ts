@@ -2,7 +2,7 @@ import sharp from 'sharp';
 import { chartOf } from '@/core/formats/svg-chart';
 import { embedLibrary } from '@/core/formats/png-chart';
 import type { LibraryFile } from '@/core/formats/library-file';
-import { breathe } from '../breathe';
+import { yieldToEventLoop } from '../yield-to-event-loop';
 import { outlineOf } from '../fonts/outlines';
 import { fitted } from '../fonts/runs';
 
@@ -27,7 +27,7 @@ export async function drawChart(library: LibraryFile): Promise<Uint8Array> {
     if (!named && i > 0) break;
     const line = fitted(text, face, size, room);
     texts.push(`<path d="${outlineOf(line, face, size, x, y)}" fill="#1a1a1a"/>`);
-    if (i % AT_ONCE === 0) await breathe();
+    if (i % AT_ONCE === 0) await yieldToEventLoop();
   }
   const scale = Math.min(FINE, Math.sqrt(MAX_PIXELS / (chart.width * chart.height)));
   const drawing = [

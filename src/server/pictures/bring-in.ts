@@ -137,6 +137,6 @@ export function titleOf(fileName: string): string {
 
 /** A whole picture's extraction as its first palette. */
 export function withPalette(document: StudyDocument, { swatches }: Extraction): StudyDocument {
-  const areas = swatches.map(({ home }) => home && { ...home, radius: HOME_RADIUS });
+  const areas = swatches.map(({ point }) => point && { ...point, radius: HOME_RADIUS });
   return applyExtraction(document, document.palette.count, swatches, areas, randomUUID);
 }

@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import type { PushOrder, PUSH_STEPS } from '@/contracts/push-order';
+import type { PushRequest, PUSH_STEPS } from '@/contracts/push-request';
 import { runPush } from '@/workers/server/pool';
 import { database } from '../db/client';
 import { pictureBytes, study } from '../db/schema';
@@ -14,7 +14,7 @@ type OnStep = (step: (typeof PUSH_STEPS)[number], share: number) => void;
  */
 export async function pushOriginal(
   studyId: string,
-  { asked, framing, neutral }: PushOrder,
+  { asked, framing, neutral }: PushRequest,
   onStep: OnStep,
   signal?: AbortSignal,
 ): Promise<{ png: Uint8Array; width: number; height: number }> {

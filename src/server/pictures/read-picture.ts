@@ -1,6 +1,6 @@
 import sharp, { type Metadata } from 'sharp';
 import { MAX_PIXELS } from '@/contracts/bring-in';
-import { countSeen, OPAQUE, type Picture } from '@/core/picture/picture';
+import { countOpaque, OPAQUE, type Picture } from '@/core/picture/picture';
 import { refusal } from './refusals';
 
 /** The long side of the working copy in pixels. */
@@ -118,14 +118,14 @@ const raw = ({ width, height, data }: Picture) =>
 
 /** The working copy as a lossless file: fast to write, since somebody is waiting for it. */
 export async function encodeWorking(working: Picture): Promise<Uint8Array> {
-  const whole = countSeen(working) === working.width * working.height;
+  const whole = countOpaque(working) === working.width * working.height;
   const image = whole ? raw(working).removeAlpha() : raw(working);
   return image.png({ compressionLevel: 1, adaptiveFiltering: true }).toBuffer();
 }
 
 /** A picture as PNG to carry out: sRGB, and small rather than soon. */
 export async function encodePng(picture: Picture): Promise<Uint8Array> {
-  const whole = countSeen(picture) === picture.width * picture.height;
+  const whole = countOpaque(picture) === picture.width * picture.height;
   const image = whole ? raw(picture).removeAlpha() : raw(picture);
   return image.withIccProfile('srgb').png({ compressionLevel: 6 }).toBuffer();
 }

@@ -4,7 +4,7 @@ import type { Oklab } from '@/core/colour/oklab';
 import { valueOfOklab } from '@/core/colour/value';
 import { onScale, type ValueScale } from '@/core/colour/value-scale';
 import { wrapped } from '../fonts/runs';
-import { breathe } from '../breathe';
+import { yieldToEventLoop } from '../yield-to-event-loop';
 import { MM, type Sheet } from './paper';
 import type { Pen } from './pen';
 
@@ -53,7 +53,7 @@ export async function drawChips(
     if (column === 0 && i > 0) y += high;
     if (column === 0 && y + high > bottom) {
       y = nextPage();
-      await breathe();
+      await yieldToEventLoop();
     }
     drawCell(pen, swatch, i + 1, scale, sheet, margin + column * (cell + GUTTER), y, cell);
   }

@@ -1,13 +1,13 @@
 import { toast } from 'sonner';
 import { z } from 'zod';
 import { call, RefusedError } from '../api';
-import { showFault } from '../notices';
+import { showError } from '../notices';
 import type { DocumentState } from './document-store';
 import { dropDraft, findDraft, keepDraft } from './draft';
 import { merge, yieldTo, type Conflict } from './merge';
 import { createSaver, type Saved } from './saver';
 
-export interface Keeping<T> {
+export interface SavingOptions<T> {
   /** The document's name among all that this browser holds: its channel and its draft are called so. */
   name: string;
   /** Where it is fetched (GET) and saved (PUT). */
@@ -33,7 +33,7 @@ const MAX_KEEPALIVE_BYTES = 60_000;
  * Keeps an open document saved, merges what other windows save, and brings back what an earlier
  * window could not get through to the server. Answers the function that ends it.
  */
-export function keepSaved<T>(store: Store<T>, keeping: Keeping<T>): () => void {
+export function keepSaved<T>(store: Store<T>, keeping: SavingOptions<T>): () => void {
   const { name, path, schema, start, answer, bodyOf } = keeping;
   const savedSchema = z.object({ revision: z.number().int(), value: schema });
   const draftSchema = z.object({ base: savedSchema, value: schema });
@@ -62,7 +62,7 @@ export function keepSaved<T>(store: Store<T>, keeping: Keeping<T>): () => void {
       store.getState().setSaveState(saveState);
       if (saveState === 'saved') dropDraft(name);
     },
-    onRefused: showFault,
+    onRefused: showError,
     onSaved: (saved) => channel.postMessage(saved),
   });
 

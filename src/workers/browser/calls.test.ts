@@ -1,7 +1,7 @@
 import { paintedBy } from '@/core/testing';
 import type { Picture } from '@/core/picture/picture';
 import { colourCalls, colourVeil } from './colour-calls';
-import { hold } from './held';
+import { deriveImages } from './derived-images';
 import { valueCalls, valueVeil, type ZoneSettings } from './value-calls';
 
 type Bytes = [number, number, number];
@@ -11,7 +11,7 @@ const RED: Bytes = [190, 60, 50];
 const GREEN: Bytes = [40, 118, 60];
 /** White above; below a red left of a green. */
 const flag = paintedBy(300, 200, (x, y) => (y < 100 ? WHITE : x < 120 ? RED : GREEN));
-const held = hold(flag, (strokes) => [...strokes]);
+const held = deriveImages(flag, (strokes) => [...strokes]);
 const values = valueCalls(
   () => held,
   (picture) => picture,

@@ -1,17 +1,17 @@
+import { inHueArc } from '@/core/colour/hue-arc';
 import { intensityWord, NEUTRAL_CHROMA, type IntensityWord } from '@/core/colour/intensity';
 import { oklabFromBytes } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
 import { valueOfOklab } from '@/core/colour/value';
 import { familyOf, wheelOf, type WheelId } from '@/core/colour/wheel';
 import { readColours, type ColourStudy } from '@/core/measure/colour-study';
-import { hueWithin } from '@/core/measure/hues';
 import type { Correction } from '@/core/measure/light-and-shadow';
 import { meanTemperature, temperaturePicture } from '@/core/measure/temperature-spread';
-import { CELL_SPACE, cellOf } from '@/core/palette/cells';
+import { HISTOGRAM_BINS, histogramBin } from '@/core/picture/colour-histogram';
 import { OPAQUE, type Picture } from '@/core/picture/picture';
 import { NO_VALUE } from '@/core/picture/value-map';
 import { veil } from '@/core/picture/veil';
-import type { Held } from './held';
+import type { DerivedImages } from './derived-images';
 import type { ZoneSettings } from './value-calls';
 
 /** The colours of a picture that stay while the rest steps back. */
@@ -23,7 +23,7 @@ export type ColourPart =
   | { kind: 'tone'; value: readonly [number, number]; chroma: readonly [number, number] };
 
 /** What the Desk's worker is asked in the step Colours. */
-export function colourCalls(held: () => Held, handOver: (picture: Picture) => Picture) {
+export function colourCalls(held: () => DerivedImages, handOver: (picture: Picture) => Picture) {
   return {
     readColours(settings: ZoneSettings, corrections: Correction[], wheel: WheelId): ColourStudy {
       const { picture, through, grid, masses, framed } = held();
@@ -45,18 +45,18 @@ export function colourCalls(held: () => Held, handOver: (picture: Picture) => Pi
 }
 
 /** A veil that leaves some colours of the picture clear. */
-export function colourVeil({ picture }: Held, part: ColourPart): Picture {
+export function colourVeil({ picture }: DerivedImages, part: ColourPart): Picture {
   const shown = testOf(part);
   const { width, height, data } = picture;
   // Asked once a cell of colours: some thousands where there are millions of pixels.
-  const known = new Uint8Array(CELL_SPACE);
+  const known = new Uint8Array(HISTOGRAM_BINS);
   const map = new Uint8Array(width * height);
   for (let p = 0, i = 0; p < map.length; p++, i += 4) {
     if (data[i + 3] < OPAQUE) {
       map[p] = NO_VALUE;
       continue;
     }
-    const cell = cellOf(data[i], data[i + 1], data[i + 2]);
+    const cell = histogramBin(data[i], data[i + 1], data[i + 2]);
     if (known[cell] === 0)
       known[cell] = shown(oklabFromBytes([data[i], data[i + 1], data[i + 2]])) ? 2 : 1;
     map[p] = known[cell] - 1;
@@ -79,6 +79,6 @@ function testOf(part: ColourPart): (colour: Oklab) => boolean {
   }
   return (colour) => {
     const hue = ((Math.atan2(colour.b, colour.a) * 180) / Math.PI + 360) % 360;
-    return chroma(colour) >= NEUTRAL_CHROMA && hueWithin(hue, part.from, part.to);
+    return chroma(colour) >= NEUTRAL_CHROMA && inHueArc(hue, part.from, part.to);
   };
 }

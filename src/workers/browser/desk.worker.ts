@@ -3,7 +3,7 @@ import { pushable } from '@/core/amplify/pushed';
 import type { Oklab } from '@/core/colour/oklab';
 import type { WheelId } from '@/core/colour/wheel';
 import { NO_SWATCH, swatchMap } from '@/core/palette/swatch-map';
-import { components, type Component } from '@/core/picture/components';
+import { colourClusters, type ColourCluster } from '@/core/picture/colour-clusters';
 import { develop, type Development } from '@/core/picture/develop';
 import { framePicture } from '@/core/picture/frame';
 import type { Framing, Place } from '@/core/picture/framing';
@@ -12,7 +12,7 @@ import { probe, type Probe } from '@/core/picture/probe';
 import { framedStrokes } from '@/core/picture/strokes';
 import { veil } from '@/core/picture/veil';
 import { colourCalls, colourVeil, type ColourPart } from './colour-calls';
-import { hold, type Held } from './held';
+import { deriveImages, type DerivedImages } from './derived-images';
 import { hiddenCalls, hiddenVeil } from './hidden-calls';
 import { paletteCalls } from './palette-calls';
 import { valueCalls, valueVeil, type ValuePart } from './value-calls';
@@ -30,10 +30,10 @@ export type Part =
  * whatever has to stay here.
  */
 let working: Picture | null = null;
-let held: Held | null = null;
+let held: DerivedImages | null = null;
 let jpegQuality: number | null = null;
 
-function current(): Held {
+function current(): DerivedImages {
   if (!held) throw new Error('no picture loaded');
   return held;
 }
@@ -73,7 +73,7 @@ const desk = {
     if (!working) throw new Error('no picture loaded');
     const original = working;
     const picture = develop(original, development);
-    held = hold(
+    held = deriveImages(
       picture,
       (strokes) => framedStrokes(strokes, development.framing, original, picture),
       (developed) => pushable(developed, jpegQuality),
@@ -97,8 +97,8 @@ const desk = {
   },
 
   /** The colours that together make an area's average. */
-  components(place: Place, radius: number): Component[] | null {
-    return components(current().picture, place, radius);
+  components(place: Place, radius: number): ColourCluster[] | null {
+    return colourClusters(current().picture, place, radius);
   },
 
   /** A probe of the working copy as it came, for the neutral point. `place` in fractions of it. */

@@ -3,7 +3,7 @@ import { bytesFromOklab } from '@/core/colour/hex';
 import { oklabFromOklch } from '@/core/colour/oklab';
 import type { Picture } from '@/core/picture/picture';
 import { paintedBy } from '@/core/testing';
-import { hold } from './held';
+import { deriveImages } from './derived-images';
 import { hiddenCalls, hiddenVeil } from './hidden-calls';
 import { asking } from './testing/asking';
 
@@ -13,7 +13,7 @@ const cool = { ...ground, a: ground.a - 0.006, b: ground.b - 0.02 };
 const fog = paintedBy(300, 200, (x, y) =>
   bytesFromOklab(x > 190 && x < 270 && y > 60 && y < 140 ? cool : ground),
 );
-const held = hold(fog, (strokes) => [...strokes]);
+const held = deriveImages(fog, (strokes) => [...strokes]);
 const desk = hiddenCalls(
   () => held,
   (picture) => picture,
@@ -52,7 +52,7 @@ describe('what the Desk’s worker says of hidden colours', () => {
 
   it('guards and proves', () => {
     expect(desk.readGuards(SPREAD).warnings).not.toContain('lossy');
-    const rough = hold(
+    const rough = deriveImages(
       fog,
       (strokes) => [...strokes],
       (picture) => pushable(picture, 40),

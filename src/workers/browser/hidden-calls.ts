@@ -9,53 +9,53 @@ import type { Place } from '@/core/picture/framing';
 import type { Picture } from '@/core/picture/picture';
 import { greyPicture } from '@/core/picture/value-map';
 import { veil } from '@/core/picture/veil';
-import type { PushAsked } from '@/contracts/push-order';
-import type { Held } from './held';
+import type { PushSettings } from '@/contracts/push-request';
+import type { DerivedImages } from './derived-images';
 
 /** A hidden colour's list without the cells, which stay here. */
-export type HiddenList = Omit<HiddenReading, 'of'>;
+export type HiddenList = Omit<HiddenReading, 'labels'>;
 
 /** No region has this label: all that is not the one asked for steps back. */
 const NO_LABEL = 255;
 const MAP_ZONES = 4;
 
 /** What the Desk's worker is asked in the step Hidden. */
-export function hiddenCalls(held: () => Held, handOver: (picture: Picture) => Picture) {
+export function hiddenCalls(held: () => DerivedImages, handOver: (picture: Picture) => Picture) {
   const copy = ({ width, height, data }: Picture) =>
     handOver({ width, height, data: data.slice() });
-  const read = ({ push }: PushAsked, wheel: WheelId) => {
+  const read = ({ push }: PushSettings, wheel: WheelId) => {
     return readHidden(held().pushable(), push, wheelOf(wheel));
   };
 
   return {
     /** `quick` is for following a hand: at half the size. */
-    pushed: (asked: PushAsked, quick: boolean): Picture =>
+    pushed: (asked: PushSettings, quick: boolean): Picture =>
       copy((quick ? held().half() : held()).pushed(asked)),
 
-    readHidden(asked: PushAsked, wheel: WheelId): HiddenList {
+    readHidden(asked: PushSettings, wheel: WheelId): HiddenList {
       const { cast, colours } = read(asked, wheel);
       return { cast, colours };
     },
 
-    readGuards: (asked: PushAsked): GuardReading =>
+    readGuards: (asked: PushSettings): GuardReading =>
       readGuards(held().pushable(), held().pushed(asked)),
 
     /** By how much the greys of both pictures differ. */
-    readValueLock: (asked: PushAsked): ValueLock =>
+    readValueLock: (asked: PushSettings): ValueLock =>
       readValueLock(held().picture, held().pushed(asked)),
 
-    pushedGreys: (asked: PushAsked): Picture => handOver(greyPicture(held().pushed(asked))),
+    pushedGreys: (asked: PushSettings): Picture => handOver(greyPicture(held().pushed(asked))),
 
     /** The picture as flat regions by lean, over pale greys of its values. */
-    hiddenMap(asked: PushAsked, wheel: WheelId): Picture {
+    hiddenMap(asked: PushSettings, wheel: WheelId): Picture {
       const { picture, through, pushable } = held();
-      const { colours, of } = read(asked, wheel);
+      const { colours, labels } = read(asked, wheel);
       const sight = through(asked.values.squint);
       const greys = zoneGreys(
         sight,
         zoneEdges(sight.counts, { zones: MAP_ZONES, breaks: 'natural' }),
       );
-      const map = regionMap(picture, fineLabels(pushable().ground.grid, of, colours.length));
+      const map = regionMap(picture, fineLabels(pushable().ground.grid, labels, colours.length));
       return handOver(
         hiddenMapPicture(
           greys,
@@ -67,15 +67,22 @@ export function hiddenCalls(held: () => Held, handOver: (picture: Picture) => Pi
 
     hiddenOutlines(wheel: WheelId): Place[][][] {
       const subject = held().pushable();
-      const { colours, of } = readHidden(subject, NO_PUSH, wheelOf(wheel));
-      return regionOutlines(fineLabels(subject.ground.grid, of, colours.length), colours.length);
+      const { colours, labels } = readHidden(subject, NO_PUSH, wheelOf(wheel));
+      return regionOutlines(
+        fineLabels(subject.ground.grid, labels, colours.length),
+        colours.length,
+      );
     },
   };
 }
 
 /** A veil that leaves one hidden colour clear. */
-export function hiddenVeil({ picture, pushable }: Held, index: number, wheel: WheelId): Picture {
-  const { of, colours } = readHidden(pushable(), NO_PUSH, wheelOf(wheel));
-  const map = regionMap(picture, fineLabels(pushable().ground.grid, of, colours.length));
+export function hiddenVeil(
+  { picture, pushable }: DerivedImages,
+  index: number,
+  wheel: WheelId,
+): Picture {
+  const { labels, colours } = readHidden(pushable(), NO_PUSH, wheelOf(wheel));
+  const map = regionMap(picture, fineLabels(pushable().ground.grid, labels, colours.length));
   return veil(map, picture.width, picture.height, (label) => label === index + 1, NO_LABEL);
 }

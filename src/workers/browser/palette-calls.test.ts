@@ -2,7 +2,7 @@ import { paintedBy } from '@/core/testing';
 import { hexFromOklab, oklabFromHex } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
 import type { Picture } from '@/core/picture/picture';
-import { hold } from './held';
+import { deriveImages } from './derived-images';
 import { asking } from './testing/asking';
 import { paletteCalls } from './palette-calls';
 
@@ -15,7 +15,7 @@ const bands = paintedBy(300, 200, (x, y) => {
   const grain = ((x * 31 + y * 17) % 9) - 4;
   return [50 + grain, 80 + grain, 150 + grain];
 });
-const held = hold(bands, (strokes) => [...strokes]);
+const held = deriveImages(bands, (strokes) => [...strokes]);
 const desk = paletteCalls(
   () => held,
   (picture) => picture,

@@ -2,20 +2,20 @@ import type { Oklab } from '@/core/colour/oklab';
 import { wheelOf, type WheelId } from '@/core/colour/wheel';
 import { zoneColours, zoneEdges } from '@/core/measure/zones';
 import { extractPalette, type Extraction, type ExtractionSettings } from '@/core/palette/extract';
-import { NO_CELL } from '@/core/palette/cells';
+import { TRANSPARENT_ENTRY } from '@/core/picture/colour-histogram';
 import { mappedPicture } from '@/core/palette/mapped';
 import { failureMap, readFit, type Fit } from '@/core/palette/missing';
 import { reachMap, readReach, type Reach } from '@/core/palette/reach';
 import { suggestCount, type CountSuggestion } from '@/core/palette/suggest';
 import { mapShares, swatchMap } from '@/core/palette/swatch-map';
-import { components, type Component } from '@/core/picture/components';
+import { colourClusters, type ColourCluster } from '@/core/picture/colour-clusters';
 import type { Place } from '@/core/picture/framing';
 import type { Picture } from '@/core/picture/picture';
 import { probe, type Probe } from '@/core/picture/probe';
 import { layStroke } from '@/core/picture/strokes';
 import { veil } from '@/core/picture/veil';
-import type { Held } from './held';
-import type { PushAsked } from '@/contracts/push-order';
+import type { DerivedImages } from './derived-images';
+import type { PushSettings } from '@/contracts/push-request';
 import type { ZoneSettings } from './value-calls';
 
 /** What colours are picked from: the picture, or what is laid over it. */
@@ -23,7 +23,7 @@ export type Source =
   | { kind: 'picture' }
   | { kind: 'squint'; squint: number }
   | { kind: 'zones'; settings: ZoneSettings }
-  | { kind: 'pushed'; asked: PushAsked };
+  | { kind: 'pushed'; asked: PushSettings };
 
 type Asked = Omit<ExtractionSettings, 'within'> & {
   /** A loop on the original that is looked within. */
@@ -32,7 +32,7 @@ type Asked = Omit<ExtractionSettings, 'within'> & {
 };
 
 /** What the Desk's worker is asked in the step Palette. */
-export function paletteCalls(held: () => Held, handOver: (picture: Picture) => Picture) {
+export function paletteCalls(held: () => DerivedImages, handOver: (picture: Picture) => Picture) {
   const source = (from: Source): Picture => {
     const { picture, through, pushed } = held();
     switch (from.kind) {
@@ -63,9 +63,11 @@ export function paletteCalls(held: () => Held, handOver: (picture: Picture) => P
       place: Place,
       radius: number,
       from: Source,
-    ): { probe: Probe; components: Component[] } | null {
+    ): { probe: Probe; components: ColourCluster[] } | null {
       const found = probe(source(from), place, radius);
-      return found && { probe: found, components: components(source(from), place, radius) ?? [] };
+      return (
+        found && { probe: found, components: colourClusters(source(from), place, radius) ?? [] }
+      );
     },
 
     /** The share of the picture that each colour owns. */
@@ -77,13 +79,17 @@ export function paletteCalls(held: () => Held, handOver: (picture: Picture) => P
     failing(colours: Oklab[]): Picture {
       const { picture } = held();
       const map = failureMap(picture, colours);
-      return handOver(veil(map, picture.width, picture.height, (entry) => entry === 1, NO_CELL));
+      return handOver(
+        veil(map, picture.width, picture.height, (entry) => entry === 1, TRANSPARENT_ENTRY),
+      );
     },
     /** A veil that leaves clear what the mixes of some colours reach. */
     reached(colours: Oklab[]): Picture {
       const { picture } = held();
       const map = reachMap(picture, colours);
-      return handOver(veil(map, picture.width, picture.height, (entry) => entry === 1, NO_CELL));
+      return handOver(
+        veil(map, picture.width, picture.height, (entry) => entry === 1, TRANSPARENT_ENTRY),
+      );
     },
     fit: (colours: Oklab[]): Fit => readFit(held().picture, colours),
     reach: (colours: Oklab[], wheel: WheelId): Reach =>
@@ -91,7 +97,10 @@ export function paletteCalls(held: () => Held, handOver: (picture: Picture) => P
   };
 }
 
-function withinLoop({ picture: { width, height }, framed }: Held, points: Place[]): Uint8Array {
+function withinLoop(
+  { picture: { width, height }, framed }: DerivedImages,
+  points: Place[],
+): Uint8Array {
   const [loop] = framed([{ tool: 'lasso' as const, radius: 0, points }]);
   const within = new Uint8Array(width * height);
   layStroke(loop, width, height, (row, first, last) =>

@@ -31,8 +31,9 @@ import type { Place } from '@/core/picture/framing';
 import type { Picture } from '@/core/picture/picture';
 import { greyPicture, NO_VALUE } from '@/core/picture/value-map';
 import { veil } from '@/core/picture/veil';
+import { bilinear } from '@/core/raster/bilinear';
 import { valuePlan, type PlanSettings, type Plan } from '@/core/plan/value-plan';
-import type { Held } from './held';
+import type { DerivedImages } from './derived-images';
 
 /** Zones as a study has them: always a number. */
 export type ZoneSettings = ZoneCut & { squint: number };
@@ -58,7 +59,7 @@ export interface SeparationReading {
 }
 
 /** What the Desk's worker is asked in the step Values. `quick` is for following a hand: at half the size. */
-export function valueCalls(held: () => Held, handOver: (picture: Picture) => Picture) {
+export function valueCalls(held: () => DerivedImages, handOver: (picture: Picture) => Picture) {
   const at = (quick: boolean) => (quick ? held().half() : held());
   /** A copy of what has to stay here. */
   const copy = ({ width, height, data }: Picture) =>
@@ -140,14 +141,12 @@ export function valueCalls(held: () => Held, handOver: (picture: Picture) => Pic
       const { busy } = held().focus();
       const { width, height } = held().picture;
       const data = new Uint8ClampedArray(width * height * 4);
+      const at = new Float64Array(1);
       for (let y = 0, i = 0; y < height; y++) {
         for (let x = 0; x < width; x++, i += 4) {
-          const strength = between(
-            busy,
-            grid.width,
-            ((x + 0.5) / width) * grid.across - 0.5,
-            ((y + 0.5) / height) * grid.down - 0.5,
-          );
+          const u = ((x + 0.5) / width) * grid.across - 0.5;
+          bilinear(busy, grid.width, 1, u, ((y + 0.5) / height) * grid.down - 0.5, at);
+          const [strength] = at;
           data[i] = data[i + 1] = data[i + 2] = 119;
           data[i + 3] = 225 * (1 - Math.min(1, strength * 1.6)) ** 1.5;
         }
@@ -159,20 +158,6 @@ export function valueCalls(held: () => Held, handOver: (picture: Picture) => Pic
       return valuePlan(held().through(settings.squint), settings);
     },
   };
-}
-
-/** A number of a grid of them between its cells, whose middles lie at whole numbers. */
-function between(numbers: Float32Array, width: number, x: number, y: number): number {
-  const height = numbers.length / width;
-  const x0 = Math.min(width - 1, Math.max(0, Math.floor(x)));
-  const y0 = Math.min(height - 1, Math.max(0, Math.floor(y)));
-  const x1 = Math.min(width - 1, x0 + 1);
-  const y1 = Math.min(height - 1, y0 + 1);
-  const fx = Math.min(1, Math.max(0, x - x0));
-  const fy = Math.min(1, Math.max(0, y - y0));
-  const upper = numbers[y0 * width + x0] * (1 - fx) + numbers[y0 * width + x1] * fx;
-  const lower = numbers[y1 * width + x0] * (1 - fx) + numbers[y1 * width + x1] * fx;
-  return upper * (1 - fy) + lower * fy;
 }
 
 /** How far the lines of a hatching stand apart and how wide they are, in shares of the longer side. */
@@ -196,7 +181,7 @@ function hatching(map: Uint8Array, width: number, height: number): Picture {
 }
 
 /** A veil that leaves one part of the picture clear. */
-export function valueVeil(held: Held, part: ValuePart): Picture {
+export function valueVeil(held: DerivedImages, part: ValuePart): Picture {
   const { width, height } = held.picture;
   const over = (map: Uint8Array, shown: (entry: number) => boolean) =>
     veil(map, width, height, shown, NO_VALUE);
@@ -217,12 +202,12 @@ export function valueVeil(held: Held, part: ValuePart): Picture {
       return veil(map, width, height, (family) => family === index, -1);
     }
     case 'masses': {
-      const { grid, of } = held.masses(part.squint).masses;
+      const { grid, labels } = held.masses(part.squint).masses;
       const map = new Uint8Array(width * height);
       for (let y = 0, p = 0; y < height; y++) {
         const row = Math.floor((y / height) * grid.down) * grid.width;
         for (let x = 0; x < width; x++, p++)
-          map[p] = part.which.includes(of[row + Math.floor((x / width) * grid.across)]) ? 1 : 0;
+          map[p] = part.which.includes(labels[row + Math.floor((x / width) * grid.across)]) ? 1 : 0;
       }
       return over(map, (entry) => entry === 1);
     }

@@ -6,8 +6,8 @@ import { develop, type Development } from '@/core/picture/develop';
 import type { Picture } from '@/core/picture/picture';
 import { squint } from '@/core/picture/squint';
 import { framedStrokes } from '@/core/picture/strokes';
-import { sightOf } from '@/core/picture/value-map';
-import type { PushAsked } from '@/contracts/push-order';
+import { valueImageOf } from '@/core/picture/value-map';
+import type { PushSettings } from '@/contracts/push-request';
 
 /** What a push job says while it works. */
 export type PushSaid = number | Picture;
@@ -17,7 +17,7 @@ export interface PushJob {
   original: Picture;
   working: Picture;
   development: Development;
-  asked: PushAsked;
+  asked: PushSettings;
   /** Is told the share that is done, 0–1, after each tile, and at the end the picture. */
   port: MessagePort;
 }
@@ -29,7 +29,7 @@ export function pushJob({ original, working, development, asked, port }: PushJob
   const subject = pushableLike(picture, pushable(small));
   const { width, height } = picture;
   const strokes = framedStrokes(asked.parts, development.framing, original, picture);
-  const allowed = allowedMap(asked.only, sightOf(squint(small, asked.values.squint)), {
+  const allowed = allowedMap(asked.only, valueImageOf(squint(small, asked.values.squint)), {
     zones: asked.values,
     corrections: framedStrokes(asked.corrections, development.framing, working, small),
   });

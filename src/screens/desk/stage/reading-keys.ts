@@ -17,7 +17,7 @@ export function readingKeys(store: DeskStore, onTake: (place: Point) => void) {
     const at = store.getState().pointer ?? { x: 0.5, y: 0.5 };
     if (move) {
       event.preventDefault();
-      store.getState().set({ pointer: { x: hold(at.x + move[0]), y: hold(at.y + move[1]) } });
+      store.getState().set({ pointer: { x: clampToUnit(at.x + move[0]), y: clampToUnit(at.y + move[1]) } });
     } else if (event.key === 'Enter' || event.key === ' ') {
       event.preventDefault();
       onTake(at);
@@ -25,6 +25,6 @@ export function readingKeys(store: DeskStore, onTake: (place: Point) => void) {
   };
 }
 
-export function hold(n: number): number {
+export function clampToUnit(n: number): number {
   return Math.min(1, Math.max(0, n));
 }

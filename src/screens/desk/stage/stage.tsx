@@ -6,7 +6,7 @@ import { Group, Image, Layer, Stage as Konva } from 'react-konva';
 import type { DrawnLine } from '@/workers/browser/value-calls';
 import { useDesk, useDeskStore, type Point } from '../desk-store';
 import { usePicture } from '../picture-room';
-import { hold, readingKeys } from './reading-keys';
+import { clampToUnit, readingKeys } from './reading-keys';
 import { Drawing, EdgeLines, Ring, Spot } from './shapes';
 import { pannedBy, placeAt, viewportOf, zoomedAt } from './viewport';
 import { WipeHandle } from './wipe-handle';
@@ -197,9 +197,9 @@ export function Stage(props: Props) {
           wipe={wipe}
           onMove={(clientX) => {
             const { x } = placeAt(onStage([clientX, 0]), viewport, picture);
-            store.getState().look({ wipe: hold(x) });
+            store.getState().look({ wipe: clampToUnit(x) });
           }}
-          onChange={(next) => store.getState().look({ wipe: hold(next) })}
+          onChange={(next) => store.getState().look({ wipe: clampToUnit(next) })}
         />
       )}
     </div>

@@ -255,7 +255,7 @@ describe('findings of the palette', () => {
 
   it('say how far the picture is from the palette, and what it loses', () => {
     const missing = [
-      { colour: oklabFromHex('#c03028') as Oklab, share: 0.1, home: null, difference: 20 },
+      { colour: oklabFromHex('#c03028') as Oklab, share: 0.1, point: null, difference: 20 },
     ];
     expect(fitSentence({ mean: 4.04, failed: 0.12, missing }, 8)).toMatch(
       /^On average the picture is 4\.0 from these eight; they fail 12 % of it; most of that is .*red/,

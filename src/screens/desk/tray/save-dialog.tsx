@@ -10,7 +10,7 @@ import { call } from '@/ui/api';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { NoteField, TextField } from '@/ui/field';
-import { showFault } from '@/ui/notices';
+import { showError } from '@/ui/notices';
 import { libraryFrom } from '@/study/library';
 import { splitTags } from '@/ui/tags';
 import { useDeskStore } from '../desk-store';
@@ -49,7 +49,7 @@ export function SaveDialog({ studyId, onClose }: { studyId: string; onClose: () 
         action: { label: 'Open it', onClick: () => router.push(`/drawers/${id}`) },
       });
     } catch (error) {
-      showFault(error);
+      showError(error);
     }
   };
 

@@ -24,7 +24,7 @@ import { Button } from '@/ui/button';
 import { useSettings } from '@/ui/settings';
 import { layStave } from '@/core/palette/stave-layout';
 import { several } from '@/ui/words';
-import { touched, useDesk, useDeskStore, useDocument } from '../desk-store';
+import { selectionAfter, useDesk, useDeskStore, useDocument } from '../desk-store';
 import { moveSwatch } from '@/study/edits';
 import { mergeSwatches, ordered, ORDERS } from '@/study/palette-edits';
 import { Menu } from '@/ui/menu';
@@ -77,7 +77,7 @@ export function Tray({ studyId, palette }: { studyId: string; palette: PaletteAc
     if (to >= 0) move(String(active.id), to);
   };
   const select = (id: string, adding: boolean) => {
-    store.getState().set(touched(store.getState(), id, adding || choosing));
+    store.getState().set(selectionAfter(store.getState(), id, adding || choosing));
     store.getState().look({ step: 'palette', at: null });
   };
   const onKey = (event: React.KeyboardEvent, id: string, at: number) => {

@@ -7,7 +7,7 @@ import { call } from '@/ui/api';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { TextField } from '@/ui/field';
-import { say, showFault } from '@/ui/notices';
+import { say, showError } from '@/ui/notices';
 
 /** Keeps what is asked under a name, to be asked again with one click. */
 export function KeepSearch({ search, onKept }: { search: LibrarySearch; onKept: () => void }) {
@@ -24,7 +24,7 @@ export function KeepSearch({ search, onKept }: { search: LibrarySearch; onKept: 
       say(`“${kept}” is kept on the left.`);
       onKept();
     } catch (error) {
-      showFault(error);
+      showError(error);
     }
   };
   return (

@@ -11,7 +11,7 @@ import {
   type SearchAnswer,
 } from '@/contracts/library-search';
 import { call } from '@/ui/api';
-import { showFault } from '@/ui/notices';
+import { showError } from '@/ui/notices';
 import { queryOf } from './asked';
 
 export const PAGE = 40;
@@ -71,7 +71,7 @@ export function useSearch(
       const counts = await call('POST', '/api/drawers/facets', facetsSchema, next);
       if (own === turn.current) setFacets(counts);
     } catch (error) {
-      if (own === turn.current) showFault(error);
+      if (own === turn.current) showError(error);
     } finally {
       if (own === turn.current) setAsking(false);
     }
@@ -105,7 +105,7 @@ export function useSearch(
               total: answer.total,
               rows: was.rows.toSpliced(at, answer.libraries.length, ...answer.libraries),
             }));
-          }, showFault)
+          }, showError)
           .finally(() => own === turn.current && fetching.current.delete(at));
       }
     },

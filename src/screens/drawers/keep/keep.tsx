@@ -9,7 +9,7 @@ import { call } from '@/ui/api';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { download } from '@/ui/keep-file';
-import { say, showFault } from '@/ui/notices';
+import { say, showError } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
 import { Slider } from '@/ui/slider';
 import { several } from '@/ui/words';
@@ -66,7 +66,7 @@ function CopiesSection({ copies, onMade }: { copies: LocalCopy[]; onMade: () => 
       say(`A copy of ${megabytes(size)} was made, and read back whole.`);
       onMade();
     } catch (error) {
-      showFault(error);
+      showError(error);
     } finally {
       setMaking(false);
     }
@@ -124,7 +124,7 @@ function CheckSection() {
       setFound(await call('POST', '/api/keep/check', checkSchema));
     } catch (error) {
       setFound(null);
-      showFault(error);
+      showError(error);
     }
   };
   return (

@@ -12,7 +12,7 @@ import {
 import { call } from '@/ui/api';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
-import { showFault } from '@/ui/notices';
+import { showError } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
 import { Stave, staveWords } from '@/ui/stave';
 import { capital, list, several } from '@/ui/words';
@@ -34,13 +34,13 @@ export function HistoryDialog({ libraryId, onRestore }: Props) {
     setShown(null);
     call('GET', path, z.array(libraryRevisionSchema)).then(setStates, (error: unknown) => {
       setOpen(false);
-      showFault(error);
+      showError(error);
     });
   };
   const show = (revision: number) =>
     void call('GET', `${path}/${revision}`, libraryContentSchema).then(
       (content) => setShown({ revision, content }),
-      showFault,
+      showError,
     );
   return (
     <>

@@ -12,7 +12,7 @@ import {
 import { call, nothing } from '@/ui/api';
 import { Button } from '@/ui/button';
 import { NoteField, TextField } from '@/ui/field';
-import { offerUndo, say, showFault } from '@/ui/notices';
+import { offerUndo, say, showError } from '@/ui/notices';
 import { Select } from '@/ui/select';
 import { TopLine } from '@/ui/shell';
 import { useSettings } from '@/ui/settings';
@@ -68,7 +68,7 @@ export function LibraryPage({ library, opened: first }: Props) {
         router.refresh();
       });
     } catch (error) {
-      showFault(error);
+      showError(error);
     }
   };
   const duplicate = async () => {
@@ -77,7 +77,7 @@ export function LibraryPage({ library, opened: first }: Props) {
       router.push(`/drawers/${made.id}`);
       say('This is the copy.');
     } catch (error) {
-      showFault(error);
+      showError(error);
     }
   };
   /** What is chosen becomes a library of its own, and leaves this one. */
@@ -105,7 +105,7 @@ export function LibraryPage({ library, opened: first }: Props) {
         },
       );
     } catch (error) {
-      showFault(error);
+      showError(error);
     }
   };
   const removeChosen = () => {

@@ -6,7 +6,7 @@ import type { LibraryContent } from '@/contracts/library';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { NoteField, TextField } from '@/ui/field';
-import { showFault } from '@/ui/notices';
+import { showError } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
 import { Stave, staveWords } from '@/ui/stave';
 import { capital, list, several } from '@/ui/words';
@@ -51,7 +51,7 @@ export function BringInDialog({
     } catch (error) {
       // What was stored before the fault has left the list.
       onStored();
-      showFault(error);
+      showError(error);
     } finally {
       setStoring(false);
     }

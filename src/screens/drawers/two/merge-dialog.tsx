@@ -1,14 +1,14 @@
 'use client';
 
 import { useState } from 'react';
-import { mergedLibrary, type Keeping } from '@/study/merged-library';
+import { mergedLibrary, type DuplicatePolicy } from '@/study/merged-library';
 import { savedLibrarySchema, type Library } from '@/contracts/library';
 import { call } from '@/ui/api';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { Dialog } from '@/ui/dialog';
 import { TextField } from '@/ui/field';
-import { showFault } from '@/ui/notices';
+import { showError } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
 import { Slider } from '@/ui/slider';
 import { Stave, staveWords } from '@/ui/stave';
@@ -22,7 +22,7 @@ interface Props {
   onClose: () => void;
 }
 
-const KEEPING: readonly { value: Keeping; title: string }[] = [
+const KEEPING: readonly { value: DuplicatePolicy; title: string }[] = [
   { value: 'first', title: 'keep the first' },
   { value: 'mean', title: 'take their mean' },
   { value: 'both', title: 'keep both' },
@@ -54,7 +54,7 @@ function MergeForm({
   const { settings } = useSettings();
   const [name, setName] = useState(`${one.name} and ${other.name}`.slice(0, 200));
   const [within, setWithin] = useState(5);
-  const [keeping, setKeeping] = useState<Keeping>('mean');
+  const [keeping, setKeeping] = useState<DuplicatePolicy>('mean');
   const [bin, setBin] = useState(false);
   const [storing, setStoring] = useState(false);
   const { swatches, pairs } = mergedLibrary(one, other, within, keeping);
@@ -72,7 +72,7 @@ function MergeForm({
       });
       onDone({ id: made.id, name: name.trim(), binned: ids });
     } catch (error) {
-      showFault(error);
+      showError(error);
       setStoring(false);
     }
   };

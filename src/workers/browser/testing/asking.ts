@@ -1,8 +1,8 @@
 import { NO_PUSH, type Push } from '@/core/amplify/push';
-import type { PushAsked } from '@/contracts/push-order';
+import type { PushSettings } from '@/contracts/push-request';
 
 /** For tests: what the worker is asked for a push, with nothing kept from it but what is said. */
-export function asking(push: Partial<Push>, rest: Partial<PushAsked> = {}): PushAsked {
+export function asking(push: Partial<Push>, rest: Partial<PushSettings> = {}): PushSettings {
   return {
     push: { ...NO_PUSH, ...push },
     kept: { wheel: 'painters', families: [] },

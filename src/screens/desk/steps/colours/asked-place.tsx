@@ -7,7 +7,7 @@ import { colourName, nameParts } from '@/core/colour/name';
 import { oklchFromOklab } from '@/core/colour/oklab';
 import { valueOfOklab } from '@/core/colour/value';
 import { familyOf, wheelOf } from '@/core/colour/wheel';
-import type { Component } from '@/core/picture/components';
+import type { ColourCluster } from '@/core/picture/colour-clusters';
 import type { Probe } from '@/core/picture/probe';
 import { Button } from '@/ui/button';
 import { useSettings } from '@/ui/settings';
@@ -145,7 +145,7 @@ function Answers({ probe: { colour, spread } }: { probe: Probe }) {
 }
 
 /** The colours that make the average, as wide as their shares. */
-function Components({ components }: { components: readonly Component[] }) {
+function Components({ components }: { components: readonly ColourCluster[] }) {
   return (
     <>
       <div className="mt-1 flex h-7">

@@ -6,7 +6,7 @@ import { wheelOf } from '@/core/colour/wheel';
 import { scoreThree, type ThreeAnswers, type ThreeScores } from '@/core/drills/three-questions';
 import { recordSchema, type GuessRecord } from '@/contracts/attempt';
 import { call } from '@/ui/api';
-import { showFault } from '@/ui/notices';
+import { showError } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
 import { useDeskStore, type Point } from '../../desk-store';
 import { guessSender } from './send-guesses';
@@ -49,7 +49,7 @@ export function useGuess(studyId: string, key: string | null): Guessed {
         colour,
         guess: { ...answers, wheel: settings.wheel },
       };
-      sendGuess(attempt).then(setRecord, showFault);
+      sendGuess(attempt).then(setRecord, showError);
     },
     skip: () => show(null),
   };

@@ -1,15 +1,15 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import { PUSH_STEPS, pushEventSchema } from '@/contracts/push-order';
+import { PUSH_STEPS, pushEventSchema } from '@/contracts/push-request';
 import { callInLines, RefusedError } from '@/ui/api';
 import { Button } from '@/ui/button';
 import { fileName, keepFile } from '@/ui/keep-file';
-import { say, showFault } from '@/ui/notices';
+import { say, showError } from '@/ui/notices';
 import { percent } from '@/ui/words';
 import { useDeskStore } from '../../desk-store';
 import { useStudyId } from '../../facts';
-import { pushAskedOf } from '../../push-asked';
+import { pushSettingsOf } from '../../push-settings';
 import { Section } from '../panel-parts';
 import { SheetDialog } from './sheet-dialog';
 
@@ -49,7 +49,7 @@ export function CarryOut() {
             throw new RefusedError(event.error.code, event.error.message, 400);
           if (event.event === 'done') whole = true;
         },
-        { asked: pushAskedOf(document), framing: document.framing, neutral: document.neutral },
+        { asked: pushSettingsOf(document), framing: document.framing, neutral: document.neutral },
       );
       if (!whole) throw new Error('The picture did not arrive whole. Nothing was kept; try again.');
       keepFile(
@@ -58,7 +58,7 @@ export function CarryOut() {
       );
     } catch (error) {
       if (stopper.signal.aborted) say('Stopped. Nothing was written.');
-      else showFault(error);
+      else showError(error);
     } finally {
       running.current = null;
       setProgress(null);

@@ -17,7 +17,7 @@ import { pushWords } from './push-words';
 const colour = (family: string, place: string): HiddenColour => ({
   family,
   place,
-  home: { x: 0.5, y: 0.5 },
+  point: { x: 0.5, y: 0.5 },
   share: 0.1,
   colour: { L: 0.6, a: 0, b: 0 },
   pushed: { L: 0.6, a: 0, b: -0.05 },

@@ -11,7 +11,7 @@ import {
   newPaper,
   paperSize,
   type Box,
-  type Paper,
+  type SheetCanvas,
 } from './sheet-paper';
 
 const HEAD = 100;
@@ -45,7 +45,7 @@ export function mapSheet(
   pen.drawImage(map, box.x, box.y, box.width, box.height);
   framed(pen, box);
   for (const ring of outlines.flat()) outline(pen, ring, box);
-  colours.forEach(({ home }, i) => number(pen, String(i + 1), home, box));
+  colours.forEach(({ point }, i) => number(pen, String(i + 1), point, box));
   listed(paper, colours, box.y + box.height + 24);
   return paper.canvas;
 }
@@ -121,7 +121,7 @@ function number(pen: CanvasRenderingContext2D, words: string, { x, y }: Place, b
   pen.textAlign = 'left';
 }
 
-function listed({ pen, width }: Paper, colours: readonly HiddenColour[], top: number): void {
+function listed({ pen, width }: SheetCanvas, colours: readonly HiddenColour[], top: number): void {
   const column = (width - 2 * MARGIN) / columnsOf(width);
   const rows = Math.ceil(colours.length / columnsOf(width));
   colours.forEach((one, i) => {

@@ -4,7 +4,7 @@ import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { removeLook, saveLook, takeLook } from '@/study/hidden-edits';
 import { Button } from '@/ui/button';
-import { showFault } from '@/ui/notices';
+import { showError } from '@/ui/notices';
 import { useDeskStore, useDocument } from '../../desk-store';
 import { newId } from '../../use-palette';
 import { Section } from '../panel-parts';
@@ -22,7 +22,7 @@ export function Looks() {
       change((document) => saveLook(document, title, newId));
       setName('');
     } catch (error) {
-      showFault(error);
+      showError(error);
     }
   };
   return (

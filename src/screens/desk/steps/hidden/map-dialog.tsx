@@ -6,7 +6,7 @@ import { Dialog } from '@/ui/dialog';
 import { fileName } from '@/ui/keep-file';
 import { useSettings } from '@/ui/settings';
 import { useDocument } from '../../desk-store';
-import { usePushAsked } from '../../push-asked';
+import { usePushSettings } from '../../push-settings';
 import { useDrawn, useMeasured } from '../../use-drawn';
 import { mapSheet } from './hidden-sheets';
 import { SheetPreview } from './sheet-preview';
@@ -19,7 +19,7 @@ interface Props {
 /** The map of hidden colours as a sheet to lay beside the easel. */
 export function MapDialog({ colours, onClose }: Props) {
   const title = useDocument((document) => document.title);
-  const asked = usePushAsked();
+  const asked = usePushSettings();
   const { settings } = useSettings();
   const map = useDrawn(`map ${JSON.stringify(asked)} ${settings.wheel}`, (desk) =>
     desk.hiddenMap(asked, settings.wheel),

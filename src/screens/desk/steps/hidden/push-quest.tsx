@@ -7,7 +7,7 @@ import { Choice } from '@/ui/choice';
 import { Slider } from '@/ui/slider';
 import { percent } from '@/ui/words';
 import { useDesk, useDeskStore, useDocument } from '../../desk-store';
-import { usePushAsked } from '../../push-asked';
+import { usePushSettings } from '../../push-settings';
 import { useMeasured } from '../../use-drawn';
 import { Finding, held, Section } from '../panel-parts';
 import { CarryOut } from './carry-out';
@@ -64,7 +64,7 @@ export function PushQuest() {
 
 /** What the push has done, in sentences: warnings first, then the proof that values are held. */
 function Guards() {
-  const asked = usePushAsked();
+  const asked = usePushSettings();
   const sliding = useDesk((state) => state.sliding);
   // While a hand moves, only the picture follows: what is said here stays as it was, and where it was.
   const [rested, setRested] = useState(asked);

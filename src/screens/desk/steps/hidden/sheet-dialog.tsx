@@ -5,7 +5,7 @@ import { Dialog } from '@/ui/dialog';
 import { fileName } from '@/ui/keep-file';
 import { useDocument } from '../../desk-store';
 import { usePicture } from '../../picture-room';
-import { usePushAsked } from '../../push-asked';
+import { usePushSettings } from '../../push-settings';
 import { useDrawn } from '../../use-drawn';
 import { beforeAfterSheet } from './hidden-sheets';
 import { pushWords } from './push-words';
@@ -16,7 +16,7 @@ import { useHidden } from './use-hidden';
 export function SheetDialog({ onClose }: { onClose: () => void }) {
   const title = useDocument((document) => document.title);
   const { canvas } = usePicture();
-  const asked = usePushAsked();
+  const asked = usePushSettings();
   const list = useHidden();
   const pushed = useDrawn(`pushed ${JSON.stringify(asked)}`, (desk) => desk.pushed(asked, false));
   const words = pushWords(asked.push);

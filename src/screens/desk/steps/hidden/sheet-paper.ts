@@ -3,7 +3,7 @@ const LONG = 1754;
 const SHORT = 1240;
 export const MARGIN = 70;
 
-export interface Paper {
+export interface SheetCanvas {
   canvas: HTMLCanvasElement;
   pen: CanvasRenderingContext2D;
   width: number;
@@ -22,7 +22,7 @@ export function paperSize(lies: boolean): { width: number; height: number } {
 }
 
 /** White paper, with its title in the upper left. */
-export function newPaper(title: string, about: string, lies: boolean): Paper {
+export function newPaper(title: string, about: string, lies: boolean): SheetCanvas {
   const canvas = document.createElement('canvas');
   Object.assign(canvas, paperSize(lies));
   const pen = canvas.getContext('2d');

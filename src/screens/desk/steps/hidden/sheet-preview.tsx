@@ -3,7 +3,7 @@
 import { useEffect, useState } from 'react';
 import { Button } from '@/ui/button';
 import { keepFile } from '@/ui/keep-file';
-import { showFault } from '@/ui/notices';
+import { showError } from '@/ui/notices';
 import { pngOf } from './sheet-paper';
 
 interface Props {
@@ -24,7 +24,7 @@ export function SheetPreview({ sheet, alt, file }: Props) {
       if (gone) return;
       url = URL.createObjectURL(png);
       setSource(url);
-    }, showFault);
+    }, showError);
     return () => {
       gone = true;
       if (url) URL.revokeObjectURL(url);
@@ -50,7 +50,7 @@ export function SheetPreview({ sheet, alt, file }: Props) {
         <Button
           weight="strong"
           disabled={!source}
-          onClick={() => sheet && pngOf(sheet).then((png) => keepFile(png, file), showFault)}
+          onClick={() => sheet && pngOf(sheet).then((png) => keepFile(png, file), showError)}
         >
           Save PNG
         </Button>

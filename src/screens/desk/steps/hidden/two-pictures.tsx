@@ -2,7 +2,7 @@
 
 import { useDesk } from '../../desk-store';
 import { usePicture } from '../../picture-room';
-import { usePushAsked } from '../../push-asked';
+import { usePushSettings } from '../../push-settings';
 import { TwoSights } from '../../stage/two-sights';
 import { useDrawn } from '../../use-drawn';
 import { useVeil } from '../../use-lens';
@@ -10,7 +10,7 @@ import { useVeil } from '../../use-lens';
 /** The picture and the picture pushed side by side, or the greys of both: they have to be the same. */
 export function TwoPictures({ greys }: { greys: boolean }) {
   const { canvas } = usePicture();
-  const asked = usePushAsked();
+  const asked = usePushSettings();
   const sliding = useDesk((state) => state.sliding);
   const focus = useDesk((state) => state.hovered ?? state.pinned);
   const key = JSON.stringify(asked);

@@ -23,7 +23,7 @@ export function useAddHidden(palette: PaletteActions) {
         share: null,
         locked: false,
         origin: 'picked' as const,
-        area: room.originalArea(one.home, HOME_RADIUS),
+        area: room.originalArea(one.point, HOME_RADIUS),
         spread: null,
       };
       const pair = [

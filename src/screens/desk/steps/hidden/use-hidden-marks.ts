@@ -16,9 +16,9 @@ interface Mark {
 export function useHiddenMarks(): Mark[] {
   const isMap = useDesk(({ view }) => view.step === 'hidden' && view.sight === 'map');
   const list = useHidden(isMap);
-  return (list?.colours ?? []).map(({ home }, i) => ({
+  return (list?.colours ?? []).map(({ point }, i) => ({
     id: `hidden ${i}`,
-    ...home,
+    ...point,
     radius: 0.002,
     strong: false,
     label: String(i + 1),

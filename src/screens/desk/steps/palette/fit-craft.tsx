@@ -47,16 +47,16 @@ export function FitCraft({ palette }: { palette: PaletteActions }) {
       </div>
       {fit && fit.missing.length > 0 && (
         <Section title="Missing" aside="share, how far (ΔE00)">
-          {fit.missing.map(({ colour, share, home, difference }, i) => (
+          {fit.missing.map(({ colour, share, point, difference }, i) => (
             <div key={i} className="flex items-center gap-1 border-b">
               <Pointing
-                focus={home ? { kind: 'place', ...home, radius: 0.06 } : null}
+                focus={point ? { kind: 'place', ...point, radius: 0.06 } : null}
                 className="flex items-center gap-2 text-[15px]"
               >
                 <span className="h-8 w-8 shrink-0" style={{ background: hexFromOklab(colour) }} />
                 <span className="grow leading-tight">
                   {capital(shortName(colour))}
-                  {home && `, ${placeWords(home)}`}
+                  {point && `, ${placeWords(point)}`}
                 </span>
                 <span className="shrink-0 text-right">
                   {percent(share)}, {difference.toFixed(0)}
@@ -65,7 +65,7 @@ export function FitCraft({ palette }: { palette: PaletteActions }) {
               <Button
                 weight="quiet"
                 aria-label={`Add ${shortName(colour)}`}
-                onClick={() => palette.addFound(colour, home)}
+                onClick={() => palette.addFound(colour, point)}
               >
                 <Plus size={18} aria-hidden />
               </Button>

@@ -1,15 +1,15 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import type { Plan, Paper, PlanSettings } from '@/core/plan/value-plan';
-import { PAPERS } from '@/core/plan/value-plan';
+import type { Plan, PlanPaper, PlanSettings } from '@/core/plan/value-plan';
+import { PLAN_PAPERS } from '@/core/plan/value-plan';
 import { MIN_SQUARES, MAX_SQUARES } from '@/core/plan/transfer-grid';
 import { MIN_ZONES, MAX_ZONES } from '@/core/measure/zones';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { Dialog } from '@/ui/dialog';
 import { fileName, keepFile } from '@/ui/keep-file';
-import { showFault } from '@/ui/notices';
+import { showError } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
 import { Slider } from '@/ui/slider';
 import { useDeskStore } from '../../desk-store';
@@ -21,7 +21,7 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
   const { values, title } = useDeskStore().getState().history.present;
   const { settings } = useSettings();
   const [zones, setZones] = useState(values.zones);
-  const [paper, setPaper] = useState<Paper>('A4');
+  const [paper, setPaper] = useState<PlanPaper>('A4');
   const [fill, setFill] = useState<PlanSettings['fill']>('greys');
   const [numbers, setNumbers] = useState<'numbers' | 'none'>('numbers');
   const [grid, setGrid] = useState<PlanSettings['grid']['kind']>('squares');
@@ -103,7 +103,7 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
           <Choice
             label="Paper"
             value={paper}
-            options={(Object.keys(PAPERS) as Paper[]).map((value) => ({ value, title: value }))}
+            options={(Object.keys(PLAN_PAPERS) as PlanPaper[]).map((value) => ({ value, title: value }))}
             onChange={setPaper}
           />
           <div className="mt-2 flex gap-2">
@@ -115,7 +115,7 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
                 made &&
                 void pngOfPlan(made).then(
                   (png) => keepFile(png, fileName(title, `${zones} values`, 'png')),
-                  showFault,
+                  showError,
                 )
               }
             >

@@ -1,4 +1,4 @@
-import { pushOrderSchema, type PushEvent } from '@/contracts/push-order';
+import { pushRequestSchema, type PushEvent } from '@/contracts/push-request';
 import { pushOriginal } from '@/server/pictures/push-original';
 import { answering, idOf, inLines } from '@/server/respond';
 
@@ -10,7 +10,7 @@ const PIECE = 384 * 1024;
 /** Pushes the study's picture at its own size; answers one JSON line for each step and each piece of the PNG. */
 export const POST = answering(async (request: Request, context: Context) => {
   const id = await idOf(context, 'study');
-  const order = pushOrderSchema.parse(await request.json());
+  const order = pushRequestSchema.parse(await request.json());
   return inLines<PushEvent>(
     request,
     async (say) => {

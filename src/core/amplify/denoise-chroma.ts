@@ -1,6 +1,6 @@
 import { writeOklab } from '../colour/oklab';
 import { LINEAR_OF_BYTE } from '../colour/srgb';
-import { boxSums } from '../picture/box-sums';
+import { boxSums } from '../raster/box-sums';
 import type { ColourGrid } from '../picture/colour-grid';
 import { OPAQUE, type Picture } from '../picture/picture';
 
@@ -24,7 +24,7 @@ const BANDS = 8;
 const APART = 3;
 
 /** What evens the chroma of a picture's pixels, whatever part of them is asked for. */
-export interface Evener {
+export interface ChromaDenoiser {
   /** Deviation of a pixel's a or b by band of lightness. */
   noise: Float64Array;
   /** Writes OKLab of a row's pixels, three floats each, with a and b evened. */
@@ -38,7 +38,7 @@ export interface Evener {
  * Source: K. He, J. Sun, X. Tang, "Guided image filtering", IEEE TPAMI 35(6), 2013; on a coarser grid
  * as in K. He, J. Sun, "Fast guided filter", arXiv 1505.00996, 2015.
  */
-export function evenerOf(picture: Picture, { grid, fields }: SmoothChroma): Evener {
+export function chromaDenoiser(picture: Picture, { grid, fields }: SmoothChroma): ChromaDenoiser {
   const noise = pixelNoise(picture);
   const { width, height, data } = picture;
   // The grid may be of the same picture at another size.
@@ -130,12 +130,12 @@ export interface SmoothChroma {
 
 /** What smooth chroma is of lightness, read off a picture in cells (`SMOOTH_CELLS` of them). */
 export function smoothChroma(grid: ColourGrid): SmoothChroma {
-  const { width, height, oklab, seen } = grid;
+  const { width, height, oklab, mask } = grid;
   const cells = width * height;
   // Sums over each window: count, L, LL, a, La, b, Lb.
   const sums = new Float64Array(cells * 7);
   for (let c = 0; c < cells; c++) {
-    if (!seen[c]) continue;
+    if (!mask[c]) continue;
     const [L, a, b] = [oklab[c * 3], oklab[c * 3 + 1], oklab[c * 3 + 2]];
     sums.set([1, L, L * L, a, L * a, b, L * b], c * 7);
   }

@@ -1,11 +1,16 @@
 import fc from 'fast-check';
 import { anyPicture, paintedBy } from '../testing';
 import { assign, centresOf } from './centres';
-import { asTones, cellMap, colourCells, NO_CELL } from './cells';
+import {
+  allSamples,
+  mapByBin,
+  colourHistogram,
+  TRANSPARENT_ENTRY,
+} from '../picture/colour-histogram';
 import { findAccents } from './accents';
 import { LEANS, leanWeights } from './lean';
-import { spreadTones } from './grow';
-import { tonesOf } from './tones';
+import { spreadSamples } from './grow';
+import { samplesOf } from './samples';
 
 /** Every colour that eight levels a channel make, and grain: far more cells than a search looks among. */
 const rich = paintedBy(256, 128, (x, y) => [
@@ -16,8 +21,8 @@ const rich = paintedBy(256, 128, (x, y) => [
 
 describe('the tones of a picture', () => {
   it('weigh 1 together, and have the mean of what they were gathered from', () => {
-    const cells = colourCells(rich);
-    const tones = tonesOf(cells, cells.share);
+    const cells = colourHistogram(rich);
+    const tones = samplesOf(cells, cells.share);
     expect(cells.share.length).toBeGreaterThan(1400);
     expect(tones.weight.length).toBeLessThanOrEqual(1400);
     expect(tones.weight.reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 9);
@@ -31,20 +36,20 @@ describe('the tones of a picture', () => {
   it('are the cells themselves where those are few, and only those that weigh anything', () => {
     fc.assert(
       fc.property(anyPicture, (picture) => {
-        const cells = colourCells(picture);
-        const { lab } = tonesOf(cells, cells.share);
+        const cells = colourHistogram(picture);
+        const { lab } = samplesOf(cells, cells.share);
         expect(lab).toHaveLength(cells.lab.length);
         lab.forEach((one, i) => expect(one).toBeCloseTo(cells.lab[i], 9));
         const half = cells.share.map((share, k) => (k % 2 === 0 ? share : 0));
-        expect(tonesOf(cells, half).weight).toHaveLength(Math.ceil(cells.share.length / 2));
+        expect(samplesOf(cells, half).weight).toHaveLength(Math.ceil(cells.share.length / 2));
       }),
       { numRuns: 40 },
     );
   });
 
   it('are tried from far apart, none of them twice', () => {
-    const cells = colourCells(rich);
-    const tried = spreadTones(tonesOf(cells, cells.share));
+    const cells = colourHistogram(rich);
+    const tried = spreadSamples(samplesOf(cells, cells.share));
     expect(new Set(tried).size).toBe(tried.length);
     expect(tried).toHaveLength(48);
   });
@@ -54,7 +59,7 @@ describe('leans', () => {
   it('leave some of every picture, none of it heavier than it is', () => {
     fc.assert(
       fc.property(anyPicture, fc.constantFrom(...LEANS), (picture, lean) => {
-        const cells = colourCells(picture);
+        const cells = colourHistogram(picture);
         const weights = leanWeights(cells, lean);
         expect(weights.some((weight) => weight > 0)).toBe(true);
         weights.forEach((weight, k) => expect(weight).toBeLessThanOrEqual(cells.share[k]));
@@ -65,14 +70,14 @@ describe('leans', () => {
 
 describe('owners', () => {
   it('are as near as CIEDE2000 has it among all centres, within a little', () => {
-    const cells = colourCells(rich);
-    const some = spreadTones(asTones(cells), 12).map((k) => ({
+    const cells = colourHistogram(rich);
+    const some = spreadSamples(allSamples(cells), 12).map((k) => ({
       L: cells.oklab[k * 3],
       a: cells.oklab[k * 3 + 1],
       b: cells.oklab[k * 3 + 2],
     }));
-    const together = assign(asTones(cells), centresOf(some, some.length));
-    const alone = some.map((one) => assign(asTones(cells), centresOf([one], 1)).difference);
+    const together = assign(allSamples(cells), centresOf(some, some.length));
+    const alone = some.map((one) => assign(allSamples(cells), centresOf([one], 1)).difference);
     let missed = 0;
     together.difference.forEach((difference, k) => {
       const least = Math.min(...alone.map((differences) => differences[k]));
@@ -84,8 +89,13 @@ describe('owners', () => {
 
   it('give a map of what each cell is given, and nothing for what is transparent', () => {
     const picture = paintedBy(4, 1, (x) => [x * 60, 0, 0, x === 3 ? 0 : 255]);
-    const cells = colourCells(picture);
-    expect(Array.from(cellMap(picture, cells, (k) => k + 5))).toEqual([5, 6, 7, NO_CELL]);
+    const cells = colourHistogram(picture);
+    expect(Array.from(mapByBin(picture, cells, (k) => k + 5))).toEqual([
+      5,
+      6,
+      7,
+      TRANSPARENT_ENTRY,
+    ]);
   });
 });
 
@@ -93,7 +103,7 @@ describe('accents', () => {
   const among = (share: number, colour: [number, number, number]) => {
     const most = Math.round(share * 10_000);
     return findAccents(
-      colourCells(
+      colourHistogram(
         paintedBy(100, 100, (x, y) => (y * 100 + x < most ? colour : [120 + (x % 7), 124, 128])),
       ),
     );

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { faultSchema } from './bring-in';
+import { errorBodySchema } from './bring-in';
 import { keptFamiliesSchema, MAX_PROTECTED_PARTS, onlySchema, pushSchema } from './hidden';
 import { strokeSchema } from './strokes';
 import {
@@ -11,7 +11,7 @@ import {
 } from './study';
 
 /** A push and what is kept from it; places are of the original. */
-export const pushAskedSchema = z.object({
+export const pushSettingsSchema = z.object({
   push: pushSchema,
   kept: keptFamiliesSchema,
   parts: z.array(strokeSchema).max(MAX_PROTECTED_PARTS),
@@ -20,15 +20,15 @@ export const pushAskedSchema = z.object({
   values: valueSettingsSchema,
   corrections: z.array(correctionSchema).max(MAX_CORRECTIONS),
 });
-export type PushAsked = z.infer<typeof pushAskedSchema>;
+export type PushSettings = z.infer<typeof pushSettingsSchema>;
 
 /** A picture wanted pushed, at the size it came in. */
-export const pushOrderSchema = z.object({
-  asked: pushAskedSchema,
+export const pushRequestSchema = z.object({
+  asked: pushSettingsSchema,
   framing: framingSchema,
   neutral: neutralPointSchema.nullable(),
 });
-export type PushOrder = z.infer<typeof pushOrderSchema>;
+export type PushRequest = z.infer<typeof pushRequestSchema>;
 
 export const PUSH_STEPS = ['reading', 'pushing', 'writing'] as const;
 
@@ -37,6 +37,6 @@ export const pushEventSchema = z.discriminatedUnion('event', [
   z.object({ event: z.literal('step'), step: z.enum(PUSH_STEPS), share: z.number() }),
   z.object({ event: z.literal('piece'), base64: z.string() }),
   z.object({ event: z.literal('done'), width: z.number(), height: z.number() }),
-  z.object({ event: z.literal('refused'), error: faultSchema }),
+  z.object({ event: z.literal('refused'), error: errorBodySchema }),
 ]);
 export type PushEvent = z.infer<typeof pushEventSchema>;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { pieces, pieceSizes } from './pieces';
-import { chained, evened, smoothed, type Stretch } from './lines';
-import { placeWords } from './place-words';
+import { connectedComponents, componentSizes } from './connected-components';
+import { chainSegments, movingAverage, smoothPolyline, type Segment } from './polylines';
+import { placeWords } from '../picture/place-words';
 
 const ABSENT = 9;
 
@@ -45,11 +45,11 @@ describe('pieces', () => {
     );
     fc.assert(
       fc.property(maps, ({ width, map }) => {
-        const found = pieces(map, width, map.length / width, ABSENT);
+        const found = connectedComponents(map, width, map.length / width, ABSENT);
         expect(found.size).toEqual(filled(map, width));
-        const { entry, size } = pieceSizes(map, width, map.length / width, ABSENT);
+        const { entry, size } = componentSizes(map, width, map.length / width, ABSENT);
         expect({ entry, size }).toEqual({ entry: found.entry, size: found.size });
-        found.of.forEach((piece, p) =>
+        found.labels.forEach((piece, p) =>
           expect(piece < 0 ? ABSENT : found.entry[piece]).toBe(map[p]),
         );
       }),
@@ -58,20 +58,20 @@ describe('pieces', () => {
 });
 
 describe('lines', () => {
-  const side = (x0: number, y0: number, x1: number, y1: number): Stretch => ({ x0, y0, x1, y1 });
+  const side = (x0: number, y0: number, x1: number, y1: number): Segment => ({ x0, y0, x1, y1 });
 
   it('are put together from stretches, ends first, then closed ones', () => {
     const path = [side(1, 0, 2, 0), side(0, 0, 1, 0), side(2, 0, 2, 1)];
     const square = [side(5, 5, 6, 5), side(6, 6, 5, 6), side(6, 5, 6, 6), side(5, 6, 5, 5)];
-    const lines = chained([...square, ...path]);
+    const lines = chainSegments([...square, ...path]);
     expect(lines.map(({ points }) => points.length)).toEqual([4, 5]);
     expect(lines[1].points[0]).toEqual(lines[1].points[4]);
-    expect(lines.flatMap(({ stretches }) => stretches).sort()).toEqual([0, 1, 2, 3, 4, 5, 6]);
+    expect(lines.flatMap(({ segments }) => segments).sort()).toEqual([0, 1, 2, 3, 4, 5, 6]);
   });
 
   it('end where more than two stretches meet', () => {
     const star = [side(0, 0, 1, 0), side(1, 0, 2, 0), side(1, 0, 1, 1)];
-    expect(chained(star)).toHaveLength(3);
+    expect(chainSegments(star)).toHaveLength(3);
   });
 
   it('lose the steps of the grid and keep their ends', () => {
@@ -79,11 +79,11 @@ describe('lines', () => {
       x: Math.ceil(i / 2),
       y: Math.floor(i / 2),
     }));
-    const smooth = smoothed(stairs);
+    const smooth = smoothPolyline(stairs);
     expect(smooth[0]).toEqual(stairs[0]);
     expect(smooth[40]).toEqual(stairs[40]);
     for (const { x, y } of smooth.slice(4, -4)) expect(Math.abs(x - y - 0.5)).toBeLessThan(0.1);
-    expect(evened([0, 0, 3, 0, 0], 1)).toEqual([0, 1, 1, 1, 0]);
+    expect(movingAverage([0, 0, 3, 0, 0], 1)).toEqual([0, 1, 1, 1, 0]);
   });
 });
 

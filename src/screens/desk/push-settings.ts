@@ -1,16 +1,16 @@
 import { useMemo } from 'react';
 import type { StudyDocument } from '@/contracts/study';
-import type { PushAsked } from '@/contracts/push-order';
+import type { PushSettings } from '@/contracts/push-request';
 import { useDocument } from './desk-store';
 
 /** How a study pushes its quiet colours, as the worker is asked for it. */
-export function pushAskedOf({ hidden, values, lightAndShadow }: StudyDocument): PushAsked {
+export function pushSettingsOf({ hidden, values, lightAndShadow }: StudyDocument): PushSettings {
   const { push, kept, parts, only } = hidden;
   return { push, kept, parts, only, values, corrections: lightAndShadow.corrections };
 }
 
 /** The same for the study that is open. */
-export function usePushAsked(): PushAsked {
+export function usePushSettings(): PushSettings {
   const hidden = useDocument((document) => document.hidden);
   const values = useDocument((document) => document.values);
   const corrections = useDocument((document) => document.lightAndShadow.corrections);

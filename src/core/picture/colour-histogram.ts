@@ -2,20 +2,20 @@ import { writeLab } from '../colour/cielab';
 import { writeDin99d } from '../colour/din99d';
 import { writeOklab } from '../colour/oklab';
 import { toLinear } from '../colour/srgb';
-import { OPAQUE, type Picture } from '../picture/picture';
+import { OPAQUE, type Picture } from './picture';
 
 /** A cell holds the pixels that agree in the upper five bits of each channel. */
 const BITS = 5;
 const DROP = 8 - BITS;
-export const CELL_SPACE = 1 << (3 * BITS);
+export const HISTOGRAM_BINS = 1 << (3 * BITS);
 
 /** The number (0 to 32767) of the cell that a pixel falls into. */
-export function cellOf(r: number, g: number, b: number): number {
+export function histogramBin(r: number, g: number, b: number): number {
   return ((r >> DROP) << (2 * BITS)) | ((g >> DROP) << BITS) | (b >> DROP);
 }
 
 /** The occupied cells of a picture's colours, in rising order of cell number. */
-export interface Cells {
+export interface ColourHistogram {
   /** Cell numbers. */
   id: Uint16Array;
   /** Share of the seen pixels, 0–1. */
@@ -31,17 +31,17 @@ export interface Cells {
  * are millions of pixels, which is why extraction costs less than one plain conversion.
  * `within` says for each pixel whether it counts (not 0). Throws a RangeError when no opaque pixel does.
  */
-export function colourCells({ data }: Picture, within?: Uint8Array): Cells {
+export function colourHistogram({ data }: Picture, within?: Uint8Array): ColourHistogram {
   // A cell's count and sums stand together: one line of the processor's memory, not four. 32 bits
   // hold the sums of sixteen million pixels, ten times the largest working copy.
-  const sums = new Uint32Array(CELL_SPACE * 4);
+  const sums = new Uint32Array(HISTOGRAM_BINS * 4);
   let seen = 0;
   for (let i = 0; i < data.length; i += 4) {
     if (data[i + 3] < OPAQUE || (within && within[i >> 2] === 0)) continue;
     const r = data[i];
     const g = data[i + 1];
     const b = data[i + 2];
-    const at = cellOf(r, g, b) << 2;
+    const at = histogramBin(r, g, b) << 2;
     sums[at]++;
     sums[at + 1] += r;
     sums[at + 2] += g;
@@ -52,14 +52,14 @@ export function colourCells({ data }: Picture, within?: Uint8Array): Cells {
     throw new RangeError('nothing to extract from: no pixel here is opaque, all are transparent');
   let occupied = 0;
   for (let at = 0; at < sums.length; at += 4) if (sums[at] > 0) occupied++;
-  const cells: Cells = {
+  const cells: ColourHistogram = {
     id: new Uint16Array(occupied),
     share: new Float64Array(occupied),
     oklab: new Float64Array(occupied * 3),
     lab: new Float64Array(occupied * 3),
     din: new Float64Array(occupied * 3),
   };
-  for (let cell = 0, k = 0; cell < CELL_SPACE; cell++) {
+  for (let cell = 0, k = 0; cell < HISTOGRAM_BINS; cell++) {
     const count = sums[cell * 4];
     if (count === 0) continue;
     const r = toLinear(sums[cell * 4 + 1] / count / 255);
@@ -76,19 +76,26 @@ export function colourCells({ data }: Picture, within?: Uint8Array): Cells {
 }
 
 /** Every cell as a tone of its own. */
-export function asTones({ share, lab, din }: Cells) {
+export function allSamples({ share, lab, din }: ColourHistogram) {
   return { weight: share, lab, din };
 }
 
 /** Marks a transparent pixel in a map. */
-export const NO_CELL = 255;
+export const TRANSPARENT_ENTRY = 255;
 
 /** For each pixel what its cell (by its number among the occupied) is given, 255 where it is transparent. */
-export function cellMap({ data }: Picture, cells: Cells, given: (k: number) => number): Uint8Array {
-  const ofCell = new Uint8Array(CELL_SPACE);
+export function mapByBin(
+  { data }: Picture,
+  cells: ColourHistogram,
+  given: (k: number) => number,
+): Uint8Array {
+  const ofCell = new Uint8Array(HISTOGRAM_BINS);
   cells.id.forEach((id, k) => (ofCell[id] = given(k)));
   const map = new Uint8Array(data.length / 4);
   for (let i = 0, p = 0; p < map.length; i += 4, p++)
-    map[p] = data[i + 3] < OPAQUE ? NO_CELL : ofCell[cellOf(data[i], data[i + 1], data[i + 2])];
+    map[p] =
+      data[i + 3] < OPAQUE
+        ? TRANSPARENT_ENTRY
+        : ofCell[histogramBin(data[i], data[i + 1], data[i + 2])];
   return map;
 }

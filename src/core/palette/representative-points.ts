@@ -1,6 +1,6 @@
 import { OPAQUE, type Picture } from '../picture/picture';
 import type { Place } from '../picture/framing';
-import { CELL_SPACE, cellOf, type Cells } from './cells';
+import { HISTOGRAM_BINS, histogramBin, type ColourHistogram } from '../picture/colour-histogram';
 
 /** Above this many pixels on the longer side every second one in either direction tells enough. */
 const FINE = 800;
@@ -11,13 +11,13 @@ const SQUARES = 40;
  * Where in the picture each swatch is at home: the middle of the square that holds most pixels of
  * it, in fractions of the picture; null for a swatch that owns no pixel.
  */
-export function homes(
+export function representativePoints(
   { width, height, data }: Picture,
-  cells: Cells,
+  cells: ColourHistogram,
   owner: Uint8Array,
   swatches: number,
 ): (Place | null)[] {
-  const ownerOfCell = new Uint8Array(CELL_SPACE);
+  const ownerOfCell = new Uint8Array(HISTOGRAM_BINS);
   cells.id.forEach((id, k) => (ownerOfCell[id] = owner[k]));
   const side = Math.max(1, Math.ceil(Math.max(width, height) / SQUARES));
   const across = Math.ceil(width / side);
@@ -29,7 +29,7 @@ export function homes(
     for (let x = 0; x < width; x += step) {
       const i = (y * width + x) * 4;
       if (data[i + 3] < OPAQUE) continue;
-      const swatch = ownerOfCell[cellOf(data[i], data[i + 1], data[i + 2])];
+      const swatch = ownerOfCell[histogramBin(data[i], data[i + 1], data[i + 2])];
       counts[(row + ((x / side) | 0)) * swatches + swatch]++;
     }
   }
@@ -42,14 +42,14 @@ export function homes(
     };
   };
   return Array.from({ length: swatches }, (_, swatch) =>
-    homeOf(across * down, (square) => counts[square * swatches + swatch], middle),
+    representativePoint(across * down, (square) => counts[square * swatches + swatch], middle),
   );
 }
 
 /** Squares this near to the fullest count as full: of those, the one nearest the swatch's middle is home. */
 const NEARLY_FULL = 0.97;
 
-function homeOf(
+function representativePoint(
   squares: number,
   countOf: (square: number) => number,
   middle: (square: number) => Place,

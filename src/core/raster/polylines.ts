@@ -1,7 +1,7 @@
-import type { Place } from './framing';
+import type { Place } from '../picture/framing';
 
 /** A straight piece of a line, from corner to corner of a grid. */
-export interface Stretch {
+export interface Segment {
   x0: number;
   y0: number;
   x1: number;
@@ -9,16 +9,16 @@ export interface Stretch {
 }
 
 /** A line of stretches: one point more than stretches, which are named by their number. */
-export interface Chain {
+export interface Polyline {
   points: Place[];
-  stretches: number[];
+  segments: number[];
 }
 
 /**
  * Stretches put together where their ends meet, each used once: lines from end to end, or closed ones
  * whose last point is their first. Where more than two meet, lines end.
  */
-export function chained(stretches: readonly Stretch[]): Chain[] {
+export function chainSegments(stretches: readonly Segment[]): Polyline[] {
   const at = new Map<string, number[]>();
   const key = (x: number, y: number) => `${x},${y}`;
   const add = (end: string, i: number) => at.set(end, [...(at.get(end) ?? []), i]);
@@ -27,7 +27,7 @@ export function chained(stretches: readonly Stretch[]): Chain[] {
     add(key(x1, y1), i);
   });
   const used = new Uint8Array(stretches.length);
-  const follow = (first: number, fromStart: boolean): Chain => {
+  const follow = (first: number, fromStart: boolean): Polyline => {
     const line: Place[] = [];
     const along: number[] = [];
     let i = first;
@@ -49,12 +49,12 @@ export function chained(stretches: readonly Stretch[]): Chain[] {
       line.push(to);
       const here = at.get(key(to.x, to.y)) ?? [];
       const next = here.length === 2 ? here.find((one) => !used[one]) : undefined;
-      if (next === undefined) return { points: line, stretches: along };
+      if (next === undefined) return { points: line, segments: along };
       i = next;
       forward = stretches[i].x0 === to.x && stretches[i].y0 === to.y;
     }
   };
-  const lines: Chain[] = [];
+  const lines: Polyline[] = [];
   // From loose ends and crossings first; what is left then are closed lines.
   for (const onlyEnds of [true, false])
     stretches.forEach(({ x0, y0, x1, y1 }, i) => {
@@ -71,7 +71,7 @@ export function chained(stretches: readonly Stretch[]): Chain[] {
  * A line along the cells of a grid without their steps: each point the mean of those within `reach`
  * of it, fewer near an end, so that ends stay where they are; a closed line goes round.
  */
-export function smoothed(line: readonly Place[], reach = 3): Place[] {
+export function smoothPolyline(line: readonly Place[], reach = 3): Place[] {
   const last = line.length - 1;
   const closed = last > 2 * reach && line[0].x === line[last].x && line[0].y === line[last].y;
   return line.map((_, i) => {
@@ -89,7 +89,7 @@ export function smoothed(line: readonly Place[], reach = 3): Place[] {
 }
 
 /** The means of numbers along a line, each of those within `reach` of it. */
-export function evened(numbers: readonly number[], reach: number): number[] {
+export function movingAverage(numbers: readonly number[], reach: number): number[] {
   return numbers.map((_, i) => {
     const near = numbers.slice(Math.max(0, i - reach), i + reach + 1);
     return near.reduce((sum, n) => sum + n, 0) / near.length;

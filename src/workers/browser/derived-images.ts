@@ -4,15 +4,15 @@ import { allowedMap } from '@/core/amplify/allowed';
 import { once } from '@/core/once';
 import { blocksOf, sampledBlocks, type Blocks } from '@/core/picture/blocks';
 import { colourGrid, type ColourGrid } from '@/core/picture/colour-grid';
-import { halved } from '@/core/picture/halve';
+import { halfSizePicture } from '@/core/picture/half-size';
 import type { Picture } from '@/core/picture/picture';
 import { squinter } from '@/core/picture/squint';
 import type { Stroke } from '@/core/picture/strokes';
-import { hundredthsOf, sightOf, type Sight } from '@/core/picture/value-map';
+import { valueHundredths, valueImageOf, type ValueImage } from '@/core/picture/value-map';
 import { bordersOf, type Border } from '@/core/measure/borders';
 import { FOCUS_CELLS, readFocus, type FocusReading } from '@/core/measure/focus';
 import { MASS_CELLS, massesOf, type Masses } from '@/core/measure/masses';
-import type { PushAsked } from '@/contracts/push-order';
+import type { PushSettings } from '@/contracts/push-request';
 
 /** Keeps what was last made for a key. */
 function last<K, T>(make: (key: K) => T): (key: K) => T {
@@ -34,45 +34,45 @@ function keyed<T, R>(keyOf: (asked: T) => string, make: (asked: T) => R): (asked
 }
 
 /** A developed picture and what is made of it for its measures, each when it is first wanted. */
-export interface Held {
+export interface DerivedImages {
   picture: Picture;
   /** Strokes on the original as strokes on this picture. */
   framed: <T extends Stroke>(strokes: readonly T[]) => T[];
-  plain: () => Sight;
+  plain: () => ValueImage;
   /** As squinted at; the last squint is kept. */
-  through: (squint: number) => Sight;
+  through: (squint: number) => ValueImage;
   grid: () => ColourGrid;
   pushable: () => Pushable;
   /** With its quiet colours brought up; the last is kept. */
-  pushed: (asked: PushAsked) => Picture;
+  pushed: (asked: PushSettings) => Picture;
   focus: () => FocusReading;
   masses: (squint: number) => { masses: Masses; borders: Border[] };
   /** The same at half the size: quick enough to follow a hand. */
-  half: () => Held;
+  half: () => DerivedImages;
 }
 
 /** `ready` makes the picture ready to be pushed. */
-export function hold(
+export function deriveImages(
   picture: Picture,
-  framed: Held['framed'],
+  framed: DerivedImages['framed'],
   ready: (picture: Picture) => Pushable = pushable,
-): Held {
+): DerivedImages {
   const blocks = once((): Blocks => blocksOf(picture));
-  const hundredths = once(() => hundredthsOf(picture));
-  const plain = once(() => sightOf(picture, hundredths()));
+  const hundredths = once(() => valueHundredths(picture));
+  const plain = once(() => valueImageOf(picture, hundredths()));
   const squint = squinter(picture, blocks, hundredths);
-  const through = last((radius: number): Sight => {
+  const through = last((radius: number): ValueImage => {
     const squinted = squint(radius);
-    return squinted === picture ? plain() : sightOf(squinted);
+    return squinted === picture ? plain() : valueImageOf(squinted);
   });
   const grid = once(() => colourGrid(picture, blocks(), FOCUS_CELLS));
   const subject = once(() => ready(picture));
   const rows = once(() => rowsOf(subject()));
 
   const keep = keyed(
-    ({ kept, parts, only, values, corrections }: PushAsked) =>
+    ({ kept, parts, only, values, corrections }: PushSettings) =>
       JSON.stringify([kept, parts, only, only.kind === 'all' ? null : [values, corrections]]),
-    (asked: PushAsked) =>
+    (asked: PushSettings) =>
       keepMap(
         { ...rows(), width: picture.width, height: picture.height },
         {
@@ -86,8 +86,8 @@ export function hold(
       ),
   );
   const pushed = keyed(
-    (asked: PushAsked) => JSON.stringify(asked),
-    (asked: PushAsked): Picture => ({
+    (asked: PushSettings) => JSON.stringify(asked),
+    (asked: PushSettings): Picture => ({
       width: picture.width,
       height: picture.height,
       data: pushedRows(subject(), rows(), asked.push, keep(asked)),
@@ -107,6 +107,8 @@ export function hold(
       const masses = massesOf(colourGrid(squinted, sampledBlocks(squinted), MASS_CELLS));
       return { masses, borders: bordersOf(masses) };
     }),
-    half: once(() => hold(halved(blocks()), framed, (small) => pushableLike(small, subject()))),
+    half: once(() =>
+      deriveImages(halfSizePicture(blocks()), framed, (small) => pushableLike(small, subject())),
+    ),
   };
 }

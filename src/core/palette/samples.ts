@@ -1,10 +1,10 @@
-import type { Cells } from './cells';
+import type { ColourHistogram } from '../picture/colour-histogram';
 
 /**
  * A picture's colours as a palette is searched among: some hundreds of tones, each with how much it
  * weighs. CIELAB is for measuring, DIN99d for telling at once which of several colours is near.
  */
-export interface Tones {
+export interface Samples {
   /** Weights that add to 1. */
   weight: Float64Array;
   /** Three floats a tone. */
@@ -21,7 +21,7 @@ const FIRST_STEP = 1.2;
  * out). Where there are too many, those that fall into the same small cube of DIN99d count as one,
  * at their mean: a thousandth of all colours is nearer than a palette of sixteen ever comes.
  */
-export function tonesOf(cells: Cells, weights: Float64Array): Tones {
+export function samplesOf(cells: ColourHistogram, weights: Float64Array): Samples {
   const seen = Array.from(weights.keys()).filter((k) => weights[k] > 0);
   const din = new Float64Array(seen.length * 3);
   seen.forEach((k, i) => din.set(cells.din.subarray(k * 3, k * 3 + 3), i * 3));
@@ -40,7 +40,7 @@ export function tonesOf(cells: Cells, weights: Float64Array): Tones {
     });
     count = known.size;
   }
-  const tones: Tones = {
+  const tones: Samples = {
     weight: new Float64Array(count),
     lab: new Float64Array(count * 3),
     din: new Float64Array(count * 3),

@@ -1,11 +1,12 @@
 import { writeOklab, type Oklab } from '../colour/oklab';
 import { LINEAR_OF_BYTE } from '../colour/srgb';
+import { kMeans } from '../raster/k-means';
 import type { Place } from './framing';
 import type { Picture } from './picture';
 import { pixelsWithin } from './probe';
 
 /** One of the colours that together make an area's average. */
-export interface Component {
+export interface ColourCluster {
   colour: Oklab;
   /** Of the area, 0–1. */
   share: number;
@@ -26,7 +27,11 @@ const ROUNDS = 12;
  * as each help plainly. Place, radius and null as for `probe`. The shares add to 1 and the colours,
  * weighed by them, make the average.
  */
-export function components(picture: Picture, place: Place, radius: number): Component[] | null {
+export function colourClusters(
+  picture: Picture,
+  place: Place,
+  radius: number,
+): ColourCluster[] | null {
   const at = pixelsWithin(picture, place, radius);
   if (!at) return null;
   const colours = new Float64Array(at.length * 3);
@@ -45,9 +50,9 @@ export function components(picture: Picture, place: Place, radius: number): Comp
 }
 
 /** `count` clusters of colours (three floats each), and the mean square distance to them. */
-function cluster(colours: Float64Array, count: number): { found: Component[]; error: number } {
+function cluster(colours: Float64Array, count: number): { found: ColourCluster[]; error: number } {
   const pixels = colours.length / 3;
-  const centres = [meanOf(colours, () => true)];
+  const centres = [meanOf(colours)];
   while (centres.length < count) {
     let farthest = 0;
     let most = -1;
@@ -60,31 +65,12 @@ function cluster(colours: Float64Array, count: number): { found: Component[]; er
     }
     centres.push([...colours.subarray(farthest * 3, farthest * 3 + 3)]);
   }
-  const owner = new Uint8Array(pixels);
-  let error = 0;
-  for (let round = 0; round < ROUNDS; round++) {
-    error = 0;
-    for (let p = 0; p < pixels; p++) {
-      let least = Infinity;
-      centres.forEach((centre, k) => {
-        const away = square(colours, p, centre);
-        if (away < least) {
-          least = away;
-          owner[p] = k;
-        }
-      });
-      error += least;
-    }
-    centres.forEach((centre, k) => {
-      if (owner.includes(k)) centres[k] = meanOf(colours, (p) => owner[p] === k);
-      else centres[k] = centre;
-    });
-  }
-  const shares = centres.map((_, k) => owner.reduce((n, of) => n + (of === k ? 1 : 0), 0) / pixels);
-  return {
-    found: centres.map(([L, a, b], k) => ({ colour: { L, a, b }, share: shares[k] })),
-    error: error / pixels,
-  };
+  const { centres: means, weights, error } = kMeans(colours, centres.flat(), ROUNDS);
+  const found = Array.from(weights, (weight, k) => {
+    const [L, a, b] = means.subarray(k * 3, k * 3 + 3);
+    return { colour: { L, a, b }, share: weight / pixels };
+  });
+  return { found, error: error / pixels };
 }
 
 function square(colours: Float64Array, pixel: number, centre: readonly number[]): number {
@@ -95,13 +81,8 @@ function square(colours: Float64Array, pixel: number, centre: readonly number[])
   );
 }
 
-function meanOf(colours: Float64Array, counts: (pixel: number) => boolean): number[] {
+function meanOf(colours: Float64Array): number[] {
   const sum = [0, 0, 0];
-  let n = 0;
-  for (let p = 0; p < colours.length / 3; p++) {
-    if (!counts(p)) continue;
-    n++;
-    for (let c = 0; c < 3; c++) sum[c] += colours[p * 3 + c];
-  }
-  return sum.map((one) => one / n);
+  for (let i = 0; i < colours.length; i++) sum[i % 3] += colours[i];
+  return sum.map((one) => (one * 3) / colours.length);
 }

@@ -1,8 +1,9 @@
-import type { Ground } from './ground';
-import { noiseAt } from './ground';
+import { noiseAt, type Ground } from './ground';
+import { disjointSets, findRoot } from '../raster/disjoint-sets';
+import { gridEdges } from '../raster/grid-edges';
 
 /** A connected part of the ground of one lean: of nearly one a and b, whatever its lightness does. */
-export interface Lean {
+export interface ChromaRegion {
   cells: number[];
   /** Means over its cells. */
   L: number;
@@ -24,18 +25,15 @@ const MIN_SHARE = 0.0015;
  * Source: R. Nock, F. Nielsen, "Statistical region merging", IEEE TPAMI 26(11), 2004, with the
  * bound replaced by one that measured noise gives.
  */
-export function leansOf(ground: Ground): { leans: Lean[]; of: Int32Array } {
-  const { grid, even, noise } = ground;
-  const { width, height, oklab, seen } = grid;
+export function chromaRegions(ground: Ground): { leans: ChromaRegion[]; of: Int32Array } {
+  const { grid, smoothed, noise } = ground;
+  const { width, height, oklab, mask } = grid;
   const cells = width * height;
-  const parent = Int32Array.from({ length: cells }, (_, c) => c);
+  const parent = disjointSets(cells);
   const size = new Float64Array(cells).fill(1);
-  const sums = Float64Array.from(even);
+  const sums = Float64Array.from(smoothed);
   const spread = Float64Array.from({ length: cells }, (_, c) => noiseAt(noise, oklab[c * 3]));
-  const rootOf = (cell: number) => {
-    while (parent[cell] !== cell) cell = parent[cell] = parent[parent[cell]];
-    return cell;
-  };
+  const rootOf = (cell: number) => findRoot(parent, cell);
   const gapOf = (one: number, other: number) => {
     const a = sums[one * 2] / size[one] - sums[other * 2] / size[other];
     const b = sums[one * 2 + 1] / size[one] - sums[other * 2 + 1] / size[other];
@@ -48,14 +46,7 @@ export function leansOf(ground: Ground): { leans: Lean[]; of: Int32Array } {
     sums[one * 2 + 1] += sums[other * 2 + 1];
   };
 
-  const ends: number[] = [];
-  const take = (c: number, d: number) => {
-    if (seen[c] && seen[d]) ends.push(c, d);
-  };
-  for (let c = 0; c < cells; c++) {
-    if ((c + 1) % width !== 0) take(c, c + 1);
-    if (c + width < cells) take(c, c + width);
-  }
+  const ends = gridEdges(grid);
   const gaps = Float32Array.from({ length: ends.length / 2 }, (_, edge) =>
     gapOf(ends[edge * 2], ends[edge * 2 + 1]),
   );
@@ -70,7 +61,7 @@ export function leansOf(ground: Ground): { leans: Lean[]; of: Int32Array } {
   }
 
   let seenCells = 0;
-  for (const one of seen) seenCells += one;
+  for (const one of mask) seenCells += one;
   const least = MIN_SHARE * seenCells;
   for (let turn = 0; turn < 8; turn++) {
     const likest = new Map<number, { to: number; gap: number }>();
@@ -96,12 +87,12 @@ export function leansOf(ground: Ground): { leans: Lean[]; of: Int32Array } {
 }
 
 function described({ grid }: Ground, rootOf: (cell: number) => number) {
-  const { seen, oklab } = grid;
-  const of = new Int32Array(seen.length).fill(-1);
+  const { mask, oklab } = grid;
+  const of = new Int32Array(mask.length).fill(-1);
   const numbers = new Map<number, number>();
-  const leans: Lean[] = [];
-  for (let c = 0; c < seen.length; c++) {
-    if (!seen[c]) continue;
+  const leans: ChromaRegion[] = [];
+  for (let c = 0; c < mask.length; c++) {
+    if (!mask[c]) continue;
     const root = rootOf(c);
     let number = numbers.get(root);
     if (number === undefined) {
