@@ -40,6 +40,22 @@ module.exports = {
       from: { path: '^src/screens/([^/]+)/' },
       to: { path: '^src/screens/([^/]+)/', pathNot: '^src/screens/$1/' },
     },
+    {
+      name: 'steps-do-not-know-each-other',
+      severity: 'error',
+      from: { path: '^src/screens/desk/steps/([^/]+)/' },
+      to: { path: '^src/screens/desk/steps/([^/]+)/', pathNot: '^src/screens/desk/steps/$1/' },
+    },
+    {
+      name: 'the-desk-knows-no-step',
+      comment: 'Only the list of steps names them.',
+      severity: 'error',
+      from: {
+        path: '^src/screens/desk/',
+        pathNot: ['^src/screens/desk/steps/', '^src/screens/desk/steps\\.ts$', '\\.test\\.tsx?$'],
+      },
+      to: { path: '^src/screens/desk/steps/' },
+    },
     { name: 'no-circles', severity: 'error', from: { path: '^src/' }, to: { circular: true } },
     { name: 'nothing-unresolved', severity: 'error', from: {}, to: { couldNotResolve: true } },
   ],

@@ -7,7 +7,11 @@ export const MAX_PIXELS = 80_000_000;
 export const STAGES = ['sending', 'looking', 'working copy', 'palette', 'keeping'] as const;
 export type Stage = (typeof STAGES)[number];
 
-export const errorBodySchema = z.object({ code: z.string(), message: z.string(), status: z.number() });
+export const errorBodySchema = z.object({
+  code: z.string(),
+  message: z.string(),
+  status: z.number(),
+});
 export type ErrorBody = z.infer<typeof errorBodySchema>;
 
 /** One line of the answer to a picture that is being brought in. */

@@ -22,6 +22,8 @@ export const AIMS = [
 export const KINDS = ['master work', 'photograph', 'own work'] as const;
 export const KEYS = ['low', 'middle', 'high'] as const;
 export const RANGES = ['short', 'medium', 'full'] as const;
+/** How zones are drawn over the picture. */
+export const ZONE_LOOKS = ['greys', 'colours', 'outlines'] as const;
 export const MAX_AIMS = 2;
 export const MAX_TRAY = 64;
 
@@ -186,7 +188,9 @@ export const studyDocumentSchema = z.object({
       .nullable()
       .default(null),
     /** What main, second and accent are to take of the three. */
-    target: z.object({ main: fraction, second: fraction, accent: fraction }).default(DEFAULT_TARGET),
+    target: z
+      .object({ main: fraction, second: fraction, accent: fraction })
+      .default(DEFAULT_TARGET),
     sets: z.array(setSchema).max(MAX_SETS).default([]),
   }),
 });

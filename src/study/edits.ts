@@ -113,7 +113,10 @@ export function addSwatch(document: StudyDocument, swatch: NewSwatch): StudyDocu
     [swatch.colour],
     swatches.map((other) => other.name),
   );
-  return withSwatches(document, byValueInto(swatches, { ...DEFAULT_SWATCH_FIELDS, ...swatch, name }));
+  return withSwatches(
+    document,
+    byValueInto(swatches, { ...DEFAULT_SWATCH_FIELDS, ...swatch, name }),
+  );
 }
 
 export function editSwatch(

@@ -45,7 +45,9 @@ export function keepFamily(document: StudyDocument, wheel: WheelId, family: numb
 export function protectPart(document: StudyDocument, part: StoredStroke): StudyDocument {
   const { parts } = document.hidden;
   if (parts.length >= MAX_PROTECTED_PARTS)
-    throw new RangeError(`A study protects ${MAX_PROTECTED_PARTS} parts. Undo some, or begin anew.`);
+    throw new RangeError(
+      `A study protects ${MAX_PROTECTED_PARTS} parts. Undo some, or begin anew.`,
+    );
   return withHidden(document, { parts: [...parts, part] });
 }
 

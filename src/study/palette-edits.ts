@@ -5,7 +5,14 @@ import { PAINTERS_WHEEL, wheelPosition } from '@/core/colour/wheel';
 import { mergedColour } from '@/core/palette/near-duplicates';
 import type { Role } from '@/core/palette/proportion';
 import { MAX_TRAY, type StudyDocument, type TraySwatch } from '@/contracts/study';
-import { addSwatch, byValueInto, DEFAULT_SWATCH_FIELDS, withSwatches, type NewId, type NewSwatch } from './edits';
+import {
+  addSwatch,
+  byValueInto,
+  DEFAULT_SWATCH_FIELDS,
+  withSwatches,
+  type NewId,
+  type NewSwatch,
+} from './edits';
 
 export const ORDERS = ['value', 'family', 'share'] as const;
 export type Order = (typeof ORDERS)[number];

@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import { errorBodySchema } from '@/contracts/bring-in';
 
-const answerSchema = z.object({ error: errorBodySchema.extend({ detail: z.unknown().optional() }) });
+const answerSchema = z.object({
+  error: errorBodySchema.extend({ detail: z.unknown().optional() }),
+});
 
 /** What the server refused, or that it could not be reached (`code: 'unreachable'`, status 0). */
 export class RefusedError extends Error {

@@ -20,6 +20,11 @@ export function pictureOf(width: number, height: number, data: Uint8ClampedArray
   return { width, height, data };
 }
 
+/** The same pixels in memory of their own. */
+export function copyPicture({ width, height, data }: Picture): Picture {
+  return { width, height, data: data.slice() };
+}
+
 /** How many pixels are not transparent. */
 export function countOpaque({ data }: Picture): number {
   let seen = 0;

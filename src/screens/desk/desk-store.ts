@@ -2,32 +2,11 @@
 
 import { createContext, useContext } from 'react';
 import { createStore, useStore, type StoreApi } from 'zustand';
-import type { IntensityWord } from '@/core/colour/intensity';
 import type { Side } from '@/core/measure/light-and-shadow';
 import type { StudyDocument } from '@/contracts/study';
 import { documentState, type DocumentState } from '@/ui/sync/document-store';
-import type { View } from './view';
-
-export type Tool = 'look' | 'pick' | 'neutral' | 'crop' | 'brush' | 'lasso' | 'region';
-export interface Point {
-  x: number;
-  y: number;
-}
-
-/** The part of the picture that a sentence, bar or swatch speaks of. */
-export type Focus =
-  | { kind: 'zone'; index: number }
-  | { kind: 'swatch'; id: string }
-  | { kind: 'side'; side: Side }
-  | { kind: 'misled'; family: string }
-  | { kind: 'masses'; which: readonly number[] }
-  | { kind: 'hue'; from: number; to: number }
-  | { kind: 'family'; index: number }
-  | { kind: 'word'; word: IntensityWord }
-  | { kind: 'hidden'; index: number }
-  | { kind: 'tone'; value: readonly [number, number]; chroma: readonly [number, number] }
-  /** In fractions of the framed picture, the radius a share of its diagonal. */
-  | { kind: 'place'; x: number; y: number; radius: number };
+import type { Focus, Tool } from './extension-points';
+import { stepViewIn, type DeskView, type Point, type StepView, type StepViews } from './view';
 
 /** What the brush and the lasso give what they cover to, and half the brush's width as a share of the diagonal. */
 export interface Brush {
@@ -35,8 +14,8 @@ export interface Brush {
   radius: number;
 }
 
-export interface DeskState extends DocumentState<StudyDocument> {
-  view: View;
+/** What is looked at and held in the hand, and no document keeps. */
+interface Attention {
   tool: Tool;
   /** The pointer (or the keyboard's cursor) on the framed picture, in fractions of it. */
   pointer: Point | null;
@@ -45,59 +24,51 @@ export interface DeskState extends DocumentState<StudyDocument> {
   selected: string | null;
   /** All that are selected together, the first among them; one alone is in `selected` only. */
   chosen: readonly string[];
-  /** The swatches of a limited palette whose reach is asked. */
-  limited: readonly string[];
   /** Whether a tap adds to what is chosen, as a held Shift does. */
   choosing: boolean;
   originalHeld: boolean;
   /** Whether a guess is waited for: till then no reading is shown. */
   guessing: boolean;
   brush: Brush;
+}
+
+export interface DeskState extends DocumentState<StudyDocument>, Attention {
+  view: DeskView;
+  views: StepViews;
   /** Whether a hand moves what the picture follows: till it rests, the picture is drawn at half the size. */
   sliding: boolean;
   /** Says that the hand has moved. */
   slide: () => void;
-
-  look: (part: Partial<View>) => void;
-  set: (
-    part: Partial<
-      Pick<
-        DeskState,
-        | 'tool'
-        | 'pointer'
-        | 'hovered'
-        | 'pinned'
-        | 'selected'
-        | 'chosen'
-        | 'choosing'
-        | 'limited'
-        | 'originalHeld'
-        | 'guessing'
-        | 'brush'
-      >
-    >,
-  ) => void;
+  /** Changes the view. */
+  look: (part: Partial<DeskView>) => void;
+  /** Changes a step's part of the view. */
+  lookIn: <V extends object>(view: StepView<V>, part: Partial<V>) => void;
+  /** Goes to a step, with an empty hand. */
+  goTo: (step: string) => void;
+  set: (part: Partial<Attention>) => void;
 }
 
 export type DeskStore = StoreApi<DeskState>;
 
 /** Milliseconds without a move after which a hand rests. */
 const RESTS_AFTER = 150;
+/** An empty hand that points at nothing. */
+export const EMPTY_HAND = { tool: 'look', hovered: null, pinned: null } as const;
 
 /** All that one open Desk holds: the document with its history, and how it is being looked at. */
-export function createDeskStore(document: StudyDocument, view: View): DeskStore {
+export function createDeskStore(
+  document: StudyDocument,
+  address: { view: DeskView; views: StepViews },
+): DeskStore {
   let resting: ReturnType<typeof setTimeout> | undefined;
   return createStore<DeskState>((set) => ({
     ...documentState(document, set),
-    view,
-    tool: 'look',
+    ...address,
+    ...EMPTY_HAND,
     pointer: null,
-    hovered: null,
-    pinned: null,
     selected: null,
     chosen: [],
     choosing: false,
-    limited: [],
     originalHeld: false,
     guessing: false,
     brush: { side: 'shadow', radius: 0.02 },
@@ -108,6 +79,11 @@ export function createDeskStore(document: StudyDocument, view: View): DeskStore 
       set({ sliding: true });
     },
     look: (part) => set(({ view: was }) => ({ view: { ...was, ...part } })),
+    lookIn: (view, part) =>
+      set(({ views }) => ({
+        views: { ...views, [view.step]: { ...stepViewIn(views, view), ...part } },
+      })),
+    goTo: (step) => set(({ view }) => ({ view: { ...view, step }, ...EMPTY_HAND })),
     set: (part) => set(part),
   }));
 }
@@ -138,11 +114,15 @@ export function useDesk<T>(select: (state: DeskState) => T): T {
   return useStore(useDeskStore(), select);
 }
 
-/** Whether two findings speak of the same part. */
-export function sameFocus(one: Focus | null, other: Focus): boolean {
-  return JSON.stringify(one) === JSON.stringify(other);
-}
-
 export function useDocument<T>(select: (document: StudyDocument) => T): T {
   return useDesk((state) => select(state.history.present));
+}
+
+/** A step's part of the view, and how it is changed. */
+export function useStepView<V extends object>(
+  view: StepView<V>,
+): [view: V, look: (part: Partial<V>) => void] {
+  const own = useDesk(({ views }) => stepViewIn(views, view));
+  const { lookIn } = useDeskStore().getState();
+  return [own, (part) => lookIn(view, part)];
 }

@@ -2,18 +2,9 @@ import fc from 'fast-check';
 import { pannedBy, placeAt, viewportOf, zoomedAt } from './stage/viewport';
 import { latest } from './latest';
 import { selectionAfter } from './desk-store';
-import {
-  BUILDS,
-  CRAFTS,
-  DEFAULT_VIEW,
-  FIT_LOOKS,
-  QUESTS,
-  SIGHTS,
-  queryOf,
-  TAKE_FROM,
-  viewFrom,
-  type View,
-} from './view';
+import { STEPS } from './steps';
+import { lensOf, valuesView } from './steps/values/values-view';
+import { readAddress, stepViewIn, writeAddress } from './view';
 
 describe('what is selected', () => {
   it('is one alone, or several where a touch adds', () => {
@@ -29,73 +20,51 @@ describe('what is selected', () => {
 });
 
 describe('the view in the address', () => {
-  const anyView: fc.Arbitrary<View> = fc.record({
-    step: fc.constantFrom('look', 'values', 'hidden', 'palette'),
-    topic: fc.constant('zones'),
-    lens: fc.constantFrom('picture', 'greys', 'zones'),
-    zoneLook: fc.constantFrom('greys', 'colours', 'outlines'),
-    aspect: fc.constant('hues'),
-    warmthMap: fc.constant(false),
-    craft: fc.constantFrom(...CRAFTS),
-    build: fc.constantFrom(...BUILDS),
-    fitLook: fc.constantFrom(...FIT_LOOKS),
-    takeFrom: fc.constantFrom(...TAKE_FROM),
-    quest: fc.constantFrom(...QUESTS),
-    sight: fc.constantFrom(...SIGHTS),
-    takeParts: fc.boolean(),
-    asked: fc.constant(null),
-    pair: fc.constantFrom(
-      [],
-      [{ x: 0.1, y: 0.25 }],
-      [
-        { x: 0.1, y: 0.25 },
-        { x: 1, y: 0 },
-      ],
-    ),
-    wipe: fc.option(fc.integer({ min: 0, max: 1000 }).map((n) => n / 1000)),
-    zoom: fc.integer({ min: 1001, max: 16000 }).map((n) => n / 1000),
-    centre: fc.record({ x: fc.constantFrom(0, 0.25, 0.5), y: fc.constantFrom(0.125, 1) }),
-    at: fc.option(fc.constant({ x: 0.1, y: 0.9, radius: 0.02 })),
+  const of = (query: string) => readAddress(STEPS, new URLSearchParams(query));
+  const again = ({ view, views }: ReturnType<typeof of>) => of(writeAddress(STEPS, view, views));
+
+  it('comes back from a reload, the open step’s part with it', () => {
+    for (const query of [
+      '',
+      'step=values&tab=light&lens=picture',
+      'step=values&tab=separation&place=0.1,0.25&place=1,0',
+      'step=colours&tab=harmony&asked=0.25,0.75',
+      'step=hidden&tab=strengthen&lens=map&wipe=0.4',
+      'step=palette&tab=test&fit=failing&from=zones&pick=parts',
+      'zoom=3&centre=0.25,1&at=0.10000,0.90000,0.02000',
+    ]) {
+      const read = of(query);
+      expect(again(read)).toEqual(read);
+      expect(
+        Object.fromEntries(new URLSearchParams(writeAddress(STEPS, read.view, read.views))),
+      ).toEqual(Object.fromEntries(new URLSearchParams(query)));
+    }
   });
 
-  it('comes back from a reload', () => {
-    fc.assert(
-      fc.property(anyView, (view) => {
-        const back = viewFrom(new URLSearchParams(queryOf(view)));
-        const { lens, wipe, zoneLook, pair } = DEFAULT_VIEW;
-        const fits = view.step === 'palette' && view.craft === 'fit';
-        const wipes = fits || view.step === 'hidden';
-        const onlyInValues =
-          view.step === 'values' ? {} : { lens, wipe: wipes ? view.wipe : wipe, zoneLook, pair };
-        const { quest, sight } = DEFAULT_VIEW;
-        const onlyInHidden = view.step === 'hidden' ? {} : { quest, sight };
-        const { craft, build, fitLook, takeFrom, takeParts } = DEFAULT_VIEW;
-        const onlyInPalette =
-          view.step !== 'palette'
-            ? { craft, build, fitLook, takeFrom, takeParts }
-            : {
-                build: view.craft === 'build' ? view.build : build,
-                fitLook: fits ? view.fitLook : fitLook,
-              };
-        expect(back).toEqual({ ...view, ...onlyInValues, ...onlyInHidden, ...onlyInPalette });
-      }),
-    );
-    expect(queryOf(DEFAULT_VIEW)).toBe('');
+  it('opens each tab of the values with its own lens, and refuses another’s', () => {
+    const lens = (query: string) =>
+      lensOf(stepViewIn(of(`step=values&${query}`).views, valuesView));
+    expect(lens('tab=light')).toBe('sides');
+    expect(lens('tab=light&lens=busy')).toBe('sides');
+    expect(lens('tab=focus&lens=busy')).toBe('busy');
   });
 
-  it('opens each topic with its own lens and refuses another’s', () => {
-    const of = (query: string) => viewFrom(new URLSearchParams(query));
-    expect(of('step=values&topic=light').lens).toBe('sides');
-    expect(of('step=values&topic=light&lens=busy').lens).toBe('sides');
-    expect(of('step=values&topic=focus&lens=busy').lens).toBe('busy');
-    expect(of('step=values&topic=parting&place=0.1,0.2&place=x&place=1,1').pair).toEqual([
-      { x: 0.1, y: 0.2 },
-    ]);
+  it('still reads what addresses held before', () => {
+    const tab = (query: string) => {
+      const { view, views } = of(query);
+      return (views[view.step] as { tab: string }).tab;
+    };
+    expect(tab('step=values&topic=parting')).toBe('separation');
+    expect(tab('step=colours&aspect=seeming')).toBe('reads-as');
+    expect(tab('step=hidden&quest=protect')).toBe('leave-alone');
+    expect(tab('step=palette&craft=fit')).toBe('test');
   });
 
-  it('makes sense of nonsense', () => {
-    const view = viewFrom(new URLSearchParams('step=fly&lens=x&wipe=NaN&zoom=-4&centre=1&at=1,2'));
-    expect(view).toEqual(DEFAULT_VIEW);
+  it('makes sense of nonsense, and has no centre without a zoom', () => {
+    const plain = of('');
+    expect(of('step=fly&lens=x&wipe=NaN&zoom=-4&centre=1&at=1,2')).toEqual(plain);
+    expect(of('centre=0,0').view.centre).toEqual({ x: 0.5, y: 0.5 });
+    expect(writeAddress(STEPS, plain.view, plain.views)).toBe('');
   });
 });
 

@@ -1,19 +1,22 @@
 'use client';
 
 import { createContext, useContext } from 'react';
-import type { PictureFacts } from '@/contracts/study';
+import type { PictureFacts, Study } from '@/contracts/study';
 
-export const FactsContext = createContext<PictureFacts | null>(null);
+/** The study as the page was opened with it; the document as it is now is in the store. */
+export const StudyContext = createContext<Study | null>(null);
 
-export const StudyIdContext = createContext('');
+function useStudy(): Study {
+  const study = useContext(StudyContext);
+  if (!study) throw new Error('useStudy outside a Desk');
+  return study;
+}
 
 export function useStudyId(): string {
-  return useContext(StudyIdContext);
+  return useStudy().id;
 }
 
 /** What is known of the picture's file. */
 export function usePictureFacts(): PictureFacts {
-  const facts = useContext(FactsContext);
-  if (!facts) throw new Error('usePictureFacts outside a Desk');
-  return facts;
+  return useStudy().picture;
 }

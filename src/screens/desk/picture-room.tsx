@@ -1,19 +1,18 @@
 'use client';
 
-import type { Remote } from 'comlink';
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { toFramed, toOriginal, type Framing, type Place } from '@/core/picture/framing';
 import type { Picture } from '@/core/picture/picture';
 import type { Area } from '@/contracts/colour';
 import type { Study } from '@/contracts/study';
-import type { DeskWorker } from '@/workers/browser/desk.worker';
-import { startDeskWorker } from '@/workers/browser/start';
+import type { Ask } from '@/workers/browser/query-queue';
+import { startDeskWorker, type StartedWorker } from '@/workers/browser/start';
 import { useDocument } from './desk-store';
 import { latest } from './latest';
 
 /** The picture as the Desk has it now, and the worker that measures it. */
 export interface PictureRoom {
-  desk: Remote<DeskWorker>;
+  ask: Ask;
   /** The developed picture, drawn; null until the first one is there. */
   canvas: HTMLCanvasElement | null;
   /** Counts developments: whatever was measured under another number is out of date. */
@@ -46,7 +45,7 @@ interface Developed {
 export function PictureProvider({ study, children }: { study: Study; children: ReactNode }) {
   const framing = useDocument((document) => document.framing);
   const neutral = useDocument((document) => document.neutral);
-  const [worker, setWorker] = useState<ReturnType<typeof startDeskWorker> | null>(null);
+  const [worker, setWorker] = useState<StartedWorker | null>(null);
   const [loaded, setLoaded] = useState(false);
   const [failed, setFailed] = useState<string | null>(null);
   const [attempt, setAttempt] = useState(0);
@@ -56,7 +55,7 @@ export function PictureProvider({ study, children }: { study: Study; children: R
   useEffect(() => {
     const started = startDeskWorker();
     let stopped = false;
-    started.desk
+    started
       .load(
         new URL(`/api/pictures/${study.picture.id}/working`, location.href).href,
         study.picture.quality,
@@ -87,9 +86,9 @@ export function PictureProvider({ study, children }: { study: Study; children: R
       worker &&
       latest(
         (development: { framing: Framing; cast: { L: number; a: number; b: number } | null }) =>
-          worker.desk.develop(development),
+          worker.develop(development),
         (picture, { framing: of }) => {
-          const canvas = drawn(picture);
+          const canvas = drawPicture(picture);
           setDeveloped((was) => ({ canvas, generation: (was?.generation ?? 0) + 1, framing: of }));
         },
         () =>
@@ -111,7 +110,7 @@ export function PictureProvider({ study, children }: { study: Study; children: R
       ? Math.hypot(developed.canvas.width, developed.canvas.height)
       : diagonal;
     return {
-      desk: worker.desk,
+      ask: worker.ask,
       canvas: developed?.canvas ?? null,
       generation: developed?.generation ?? 0,
       framing: shown,
@@ -154,7 +153,7 @@ export function PictureProvider({ study, children }: { study: Study; children: R
 }
 
 /** A picture on a canvas of its own size. */
-export function drawn({ width, height, data }: Picture): HTMLCanvasElement {
+export function drawPicture({ width, height, data }: Picture): HTMLCanvasElement {
   const canvas = document.createElement('canvas');
   canvas.width = width;
   canvas.height = height;

@@ -1,6 +1,5 @@
 'use client';
 
-import { useEffect, useMemo, useState } from 'react';
 import { hexFromOklab } from '@/core/colour/hex';
 import { intensityShare } from '@/core/colour/intensity';
 import { nameParts } from '@/core/colour/name';
@@ -8,17 +7,16 @@ import { oklchFromOklab } from '@/core/colour/oklab';
 import { temperature } from '@/core/colour/temperature';
 import { valueOfOklab } from '@/core/colour/value';
 import type { Probe } from '@/core/picture/probe';
-import { showError } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
 import { capital, percent, valueWords } from '@/ui/words';
-import { useDesk, type Point } from './desk-store';
-import { latest } from './latest';
-import { usePicture } from './picture-room';
+import { useDesk } from './desk-store';
+import { useAnswer, type Answer } from './use-answer';
+import type { Point } from './view';
 
 /** What is under the pointer, in words and numbers. */
 export function ReadingLine() {
   const pointer = useDesk((state) => state.pointer);
-  const reading = useReading(pointer);
+  const { value: reading, stale } = useReading(pointer);
   const guessing = useDesk((state) => state.guessing);
   const { settings } = useSettings();
   if (guessing)
@@ -39,7 +37,11 @@ export function ReadingLine() {
   const oklch = oklchFromOklab(colour);
   const warm = temperature(colour);
   return (
-    <div className="flex h-full items-center gap-4 px-4" data-testid="reading-line">
+    <div
+      className="flex h-full items-center gap-4 px-4"
+      data-testid="reading-line"
+      data-stale={stale || undefined}
+    >
       <span className="h-9 w-9 shrink-0" style={{ background: hexFromOklab(colour) }} />
       <p className="min-w-0 grow font-serif text-lg leading-tight">
         {capital(name.short)}
@@ -66,21 +68,10 @@ function Figure({ term, words }: { term: string; words: string }) {
   );
 }
 
-function useReading(pointer: Point | null): Probe | null {
-  const { desk, generation } = usePicture();
+function useReading(pointer: Point | null): Answer<Probe | null> {
   const { settings } = useSettings();
-  const [reading, setReading] = useState<Probe | null>(null);
-  const prober = useMemo(
-    () =>
-      latest(
-        ({ place, radius }: { place: Point; radius: number }) => desk.probe(place, radius),
-        (result) => setReading(result),
-        showError,
-      ),
-    [desk],
+  return useAnswer<'probe'>(
+    pointer && { kind: 'probe', place: pointer, radius: settings.pickRadius },
+    true,
   );
-  useEffect(() => {
-    if (pointer && generation > 0) prober.ask({ place: pointer, radius: settings.pickRadius });
-  }, [pointer, prober, generation, settings.pickRadius]);
-  return pointer ? reading : null;
 }

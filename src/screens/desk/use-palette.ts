@@ -1,13 +1,14 @@
 'use client';
 
-import { useEffect, useMemo, useState } from 'react';
+import { createContext, useContext, useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import type { Push } from '@/core/amplify/push';
 import type { Oklab } from '@/core/colour/oklab';
 import { nearestOf, DEFAULT_DUPLICATE_THRESHOLD } from '@/core/palette/near-duplicates';
+import type { Source } from '@/contracts/desk-query/palette-queries';
 import type { StudyDocument } from '@/contracts/study';
 import { showError, say } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
+import { useDebounced } from '@/ui/use-debounced';
 import {
   addSwatch,
   applyExtraction,
@@ -18,17 +19,16 @@ import {
 } from '@/study/edits';
 import { addSwatches, mergeSwatches, removeSwatches } from '@/study/palette-edits';
 import { followed, withoutEmptySets } from '@/study/set-edits';
-import type { Source } from '@/workers/browser/palette-calls';
-import { useDeskStore, useDocument, type Point } from './desk-store';
+import { useDeskStore, useDocument } from './desk-store';
 import { usePicture } from './picture-room';
 import { pushSettingsOf } from './push-settings';
-import { pushWords } from './steps/hidden/push-words';
-import type { View } from './view';
+import { pushWords } from './push-words';
+import type { DeskView, Point } from './view';
 
 export const newId = () => crypto.randomUUID();
 
 /** What is done to the palette and needs the picture: each is one step to undo. */
-export function usePalette() {
+export function usePaletteOfDesk() {
   const store = useDeskStore();
   const room = usePicture();
   const { settings } = useSettings();
@@ -53,7 +53,8 @@ export function usePalette() {
       try {
         const { palette } = document();
         const keep = palette.swatches.filter(staysOnExtraction);
-        const { swatches } = await room.desk.extract({
+        const { swatches } = await room.ask<'extract'>({
+          kind: 'extract',
           count,
           keep: keep.map((swatch) => swatch.colour),
           lean: palette.lean,
@@ -98,7 +99,7 @@ export function usePalette() {
     };
 
     const askAboutTwo = (id: string, old: { id: string; name: string }, difference: number) => {
-      const settle = (edit: (was: StudyDocument) => StudyDocument) => {
+      const decide = (edit: (was: StudyDocument) => StudyDocument) => {
         change(edit);
         store.getState().set({ selected: null });
       };
@@ -107,11 +108,11 @@ export function usePalette() {
         closeButton: true,
         action: {
           label: 'Merge',
-          onClick: () => settle((was) => mergeSwatches(was, new Set([id, old.id]), newId)),
+          onClick: () => decide((was) => mergeSwatches(was, new Set([id, old.id]), newId)),
         },
         cancel: {
           label: 'Replace',
-          onClick: () => settle((was) => removeSwatches(was, new Set([old.id]))),
+          onClick: () => decide((was) => removeSwatches(was, new Set([old.id]))),
         },
       });
     };
@@ -120,17 +121,23 @@ export function usePalette() {
       try {
         const { view } = store.getState();
         const from = sourceOf(view, document());
-        const found = await room.desk.pick(place, settings.pickRadius, from);
+        const found = await room.ask<'pick'>({
+          kind: 'pick',
+          place,
+          radius: settings.pickRadius,
+          from,
+        });
         if (!found) return say('There is no picture at this place.');
         const plain = {
-          note: from.kind === 'pushed' ? pushedWords(document().hidden.push) : '',
+          note:
+            from.kind === 'pushed' ? `As strengthened: ${pushWords(document().hidden.push)}.` : '',
           share: null,
           locked: false,
           origin: 'picked' as const,
           area: room.originalArea(place, settings.pickRadius),
         };
-        if (view.takeParts && found.components.length > 1) {
-          const parts = found.components.map(({ colour }) => ({
+        if (view.pickParts && found.clusters.length > 1) {
+          const parts = found.clusters.map(({ colour }) => ({
             ...plain,
             id: newId(),
             colour,
@@ -145,7 +152,7 @@ export function usePalette() {
           id: newId(),
           colour: found.probe.colour,
           spread: found.probe.spread,
-          components: found.components.length > 1 ? found.components : [],
+          components: found.clusters.length > 1 ? found.clusters : [],
         });
       } catch (error) {
         showError(error);
@@ -153,7 +160,7 @@ export function usePalette() {
     };
 
     /** Adds a colour that was found in the picture, with its place. */
-    const addFound = (colour: Oklab, home: Point | null) =>
+    const addFound = (colour: Oklab, point: Point | null) =>
       add({
         id: newId(),
         note: '',
@@ -161,7 +168,7 @@ export function usePalette() {
         share: null,
         locked: false,
         origin: 'picked',
-        area: home && room.originalArea(home, HOME_RADIUS),
+        area: point && room.originalArea(point, HOME_RADIUS),
         spread: null,
       });
 
@@ -174,52 +181,60 @@ export function usePalette() {
   }, [store, room, settings.pickRadius]);
 
   useShares();
-  return { ...actions, busy };
+  return useMemo(() => ({ ...actions, busy }), [actions, busy]);
 }
 
 /** What colours are picked from as the Desk is being looked at. */
-export function sourceOf({ craft, takeFrom }: View, document: StudyDocument): Source {
+function sourceOf({ pickFrom }: DeskView, document: StudyDocument): Source {
   const { values } = document;
-  if (craft !== 'take') return { kind: 'picture' };
-  switch (takeFrom) {
+  switch (pickFrom) {
     case 'squint':
       return { kind: 'squint', squint: values.squint };
     case 'zones':
       return { kind: 'zones', settings: values };
     case 'pushed':
-      return { kind: 'pushed', asked: pushSettingsOf(document) };
-    default:
+      return { kind: 'pushed', settings: pushSettingsOf(document) };
+    case 'picture':
       return { kind: 'picture' };
   }
 }
 
-/** A pushed colour is not what the picture has: its note says so. */
-function pushedWords(push: Push): string {
-  return `As pushed: ${pushWords(push)}.`;
+export type PaletteActions = ReturnType<typeof usePaletteOfDesk>;
+
+export const PaletteContext = createContext<PaletteActions | null>(null);
+
+/** What can be done to the palette from anywhere on the Desk. */
+export function usePalette(): PaletteActions {
+  const palette = useContext(PaletteContext);
+  if (!palette) throw new Error('usePalette outside a Desk');
+  return palette;
 }
 
-export type PaletteActions = ReturnType<typeof usePalette>;
-
-const SETTLED_AFTER = 100;
+const SHARES_AFTER = 100;
 
 /** Keeps the shares true to the picture and the palette, whatever changed either. */
 function useShares(): void {
   const store = useDeskStore();
-  const { desk, generation } = usePicture();
+  const { ask, generation } = usePicture();
   const colours = useDocument((document) =>
     JSON.stringify(document.palette.swatches.map((swatch) => swatch.colour)),
   );
+  const { run, cancel } = useDebounced(SHARES_AFTER);
   useEffect(() => {
     if (generation === 0) return;
-    let overtaken = false;
-    const waiting = setTimeout(() => {
-      desk.shares(JSON.parse(colours)).then((shares) => {
-        if (!overtaken) store.getState().amend((document) => withShares(document, shares));
-      }, showError);
-    }, SETTLED_AFTER);
-    return () => {
-      overtaken = true;
-      clearTimeout(waiting);
+    const stop = new AbortController();
+    const take = (shares: number[]) => {
+      if (!stop.signal.aborted) store.getState().amend((document) => withShares(document, shares));
     };
-  }, [store, desk, generation, colours]);
+    run(() => {
+      const query = { kind: 'shares' as const, colours: JSON.parse(colours) as Oklab[] };
+      ask<'shares'>(query, { signal: stop.signal }).then(take, (error) => {
+        if (!stop.signal.aborted) showError(error);
+      });
+    });
+    return () => {
+      cancel();
+      stop.abort();
+    };
+  }, [store, run, cancel, ask, generation, colours]);
 }

@@ -3,10 +3,11 @@
 import type { StoredStroke } from '@/contracts/strokes';
 import type { StudyDocument } from '@/contracts/study';
 import { showError } from '@/ui/notices';
-import { useDesk, useDeskStore, type Point } from './desk-store';
-import { fewEnough, kept } from './drawn-points';
+import { useDesk, useDeskStore } from './desk-store';
+import { roundPlace, simplifyPath } from './drawn-points';
 import { usePicture } from './picture-room';
 import { newId } from './use-palette';
+import type { Point } from './view';
 
 /** Lays what a hand drew into the document, as one step to undo; null while nothing is drawn for here. */
 export function useStrokes(
@@ -20,8 +21,8 @@ export function useStrokes(
   return (points) => {
     if (tool === 'lasso' && points.length < 3) return;
     const { brush, change } = store.getState();
-    const drawn = fewEnough(points).map((point) => room.originalArea(point, brush.radius, true));
-    const stroke = { id: newId(), tool, radius: drawn[0].radius, points: drawn.map(kept) };
+    const drawn = simplifyPath(points).map((point) => room.originalArea(point, brush.radius, true));
+    const stroke = { id: newId(), tool, radius: drawn[0].radius, points: drawn.map(roundPlace) };
     try {
       change((document) => lay(document, stroke));
     } catch (error) {

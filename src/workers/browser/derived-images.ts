@@ -15,7 +15,7 @@ import { MASS_CELLS, massesOf, type Masses } from '@/core/measure/masses';
 import type { PushSettings } from '@/contracts/push-request';
 
 /** Keeps what was last made for a key. */
-function last<K, T>(make: (key: K) => T): (key: K) => T {
+function keepLast<K, T>(make: (key: K) => T): (key: K) => T {
   let kept: { key: K; value: T } | null = null;
   return (key) => {
     if (kept?.key !== key) kept = { key, value: make(key) };
@@ -24,11 +24,11 @@ function last<K, T>(make: (key: K) => T): (key: K) => T {
 }
 
 /** The same for what is known by a key made of it. */
-function keyed<T, R>(keyOf: (asked: T) => string, make: (asked: T) => R): (asked: T) => R {
+function keyed<T, R>(keyOf: (settings: T) => string, make: (settings: T) => R): (settings: T) => R {
   let kept: { key: string; made: R } | null = null;
-  return (asked) => {
-    const key = keyOf(asked);
-    if (kept?.key !== key) kept = { key, made: make(asked) };
+  return (settings) => {
+    const key = keyOf(settings);
+    if (kept?.key !== key) kept = { key, made: make(settings) };
     return kept.made;
   };
 }
@@ -44,7 +44,7 @@ export interface DerivedImages {
   grid: () => ColourGrid;
   pushable: () => Pushable;
   /** With its quiet colours brought up; the last is kept. */
-  pushed: (asked: PushSettings) => Picture;
+  pushed: (settings: PushSettings) => Picture;
   focus: () => FocusReading;
   masses: (squint: number) => { masses: Masses; borders: Border[] };
   /** The same at half the size: quick enough to follow a hand. */
@@ -61,7 +61,7 @@ export function deriveImages(
   const hundredths = once(() => valueHundredths(picture));
   const plain = once(() => valueImageOf(picture, hundredths()));
   const squint = squinter(picture, blocks, hundredths);
-  const through = last((radius: number): ValueImage => {
+  const through = keepLast((radius: number): ValueImage => {
     const squinted = squint(radius);
     return squinted === picture ? plain() : valueImageOf(squinted);
   });
@@ -72,25 +72,25 @@ export function deriveImages(
   const keep = keyed(
     ({ kept, parts, only, values, corrections }: PushSettings) =>
       JSON.stringify([kept, parts, only, only.kind === 'all' ? null : [values, corrections]]),
-    (asked: PushSettings) =>
+    ({ kept, parts, only, values, corrections }: PushSettings) =>
       keepMap(
         { ...rows(), width: picture.width, height: picture.height },
         {
-          ...asked.kept,
-          strokes: framed(asked.parts),
-          only: allowedMap(asked.only, through(asked.values.squint), {
-            zones: asked.values,
-            corrections: framed(asked.corrections),
+          ...kept,
+          strokes: framed(parts),
+          only: allowedMap(only, through(values.squint), {
+            zones: values,
+            corrections: framed(corrections),
           }),
         },
       ),
   );
   const pushed = keyed(
-    (asked: PushSettings) => JSON.stringify(asked),
-    (asked: PushSettings): Picture => ({
+    (settings: PushSettings) => JSON.stringify(settings),
+    (settings: PushSettings): Picture => ({
       width: picture.width,
       height: picture.height,
-      data: pushedRows(subject(), rows(), asked.push, keep(asked)),
+      data: pushedRows(subject(), rows(), settings.push, keep(settings)),
     }),
   );
   return {
@@ -102,7 +102,7 @@ export function deriveImages(
     pushable: subject,
     pushed,
     focus: once(() => readFocus(grid())),
-    masses: last((radius: number) => {
+    masses: keepLast((radius: number) => {
       const squinted = through(radius).picture;
       const masses = massesOf(colourGrid(squinted, sampledBlocks(squinted), MASS_CELLS));
       return { masses, borders: bordersOf(masses) };

@@ -1,49 +1,25 @@
 import { expose, transfer } from 'comlink';
 import { pushable } from '@/core/amplify/pushed';
-import type { Oklab } from '@/core/colour/oklab';
-import type { WheelId } from '@/core/colour/wheel';
-import { NO_SWATCH, swatchMap } from '@/core/palette/swatch-map';
-import { colourClusters, type ColourCluster } from '@/core/picture/colour-clusters';
 import { develop, type Development } from '@/core/picture/develop';
-import { framePicture } from '@/core/picture/frame';
-import type { Framing, Place } from '@/core/picture/framing';
-import { pictureOf, type Picture } from '@/core/picture/picture';
-import { probe, type Probe } from '@/core/picture/probe';
+import { copyPicture, pictureOf, type Picture } from '@/core/picture/picture';
 import { framedStrokes } from '@/core/picture/strokes';
-import { veil } from '@/core/picture/veil';
-import { colourCalls, colourVeil, type ColourPart } from './colour-calls';
+import { deskQuerySchema } from '@/contracts/desk-query/desk-query';
+import { answerQuery } from './answers';
 import { deriveImages, type DerivedImages } from './derived-images';
-import { hiddenCalls, hiddenVeil } from './hidden-calls';
-import { paletteCalls } from './palette-calls';
-import { valueCalls, valueVeil, type ValuePart } from './value-calls';
-
-/** The part of a picture that stays while the rest steps back. */
-export type Part =
-  | ValuePart
-  | ColourPart
-  | { kind: 'swatch'; index: number; colours: Oklab[] }
-  | { kind: 'hidden'; index: number; wheel: WheelId };
 
 /**
- * The Desk's worker. It holds the working copy and what was developed from it; every call that
- * measures measures the developed picture. Pictures are answered by transfer, so a copy is made of
- * whatever has to stay here.
+ * The Desk's worker. It holds the working copy and what was developed from it; every query is answered
+ * from these. Pictures are answered by transfer.
  */
 let working: Picture | null = null;
-let held: DerivedImages | null = null;
+let images: DerivedImages | null = null;
 let jpegQuality: number | null = null;
 
-function current(): DerivedImages {
-  if (!held) throw new Error('no picture loaded');
-  return held;
-}
-
-function handOver(picture: Picture): Picture {
-  return transfer(picture, [picture.data.buffer as ArrayBuffer]);
-}
-
-function copyOf({ width, height, data }: Picture): Picture {
-  return { width, height, data: data.slice() };
+function handOver<T>(answer: T): T {
+  const { data } = (answer ?? {}) as { data?: unknown };
+  return data instanceof Uint8ClampedArray
+    ? transfer(answer, [data.buffer as ArrayBuffer])
+    : answer;
 }
 
 const desk = {
@@ -68,63 +44,24 @@ const desk = {
     working = pictureOf(width, height, data as Uint8ClampedArray);
   },
 
-  /** Develops the working copy; all later calls measure what comes of it. */
+  /** Develops the working copy; all later queries are answered from what comes of it. */
   develop(development: Development): Picture {
     if (!working) throw new Error('no picture loaded');
     const original = working;
     const picture = develop(original, development);
-    held = deriveImages(
+    images = deriveImages(
       picture,
       (strokes) => framedStrokes(strokes, development.framing, original, picture),
       (developed) => pushable(developed, jpegQuality),
     );
-    return handOver(copyOf(held.picture));
+    return handOver(copyPicture(images.picture));
   },
 
-  /** The picture in its framing with no correction. */
-  uncorrected(framing: Framing): Picture {
-    if (!working) throw new Error('no picture loaded');
-    return handOver(copyOf(framePicture(working, framing)));
-  },
-
-  ...valueCalls(current, handOver),
-  ...colourCalls(current, handOver),
-  ...hiddenCalls(current, handOver),
-  ...paletteCalls(current, handOver),
-
-  probe(place: Place, radius: number): Probe | null {
-    return probe(current().picture, place, radius);
-  },
-
-  /** The colours that together make an area's average. */
-  components(place: Place, radius: number): ColourCluster[] | null {
-    return colourClusters(current().picture, place, radius);
-  },
-
-  /** A probe of the working copy as it came, for the neutral point. `place` in fractions of it. */
-  probeWorking(place: Place, radius: number): Probe | null {
-    return working && probe(working, place, radius);
-  },
-
-  /** A veil that leaves one part of the developed picture clear. */
-  veil(part: Part): Picture {
-    switch (part.kind) {
-      case 'hue':
-      case 'family':
-      case 'word':
-      case 'tone':
-        return handOver(colourVeil(current(), part));
-      case 'hidden':
-        return handOver(hiddenVeil(current(), part.index, part.wheel));
-      case 'swatch': {
-        const { picture } = current();
-        const { width, height } = picture;
-        const map = swatchMap(picture, part.colours);
-        return handOver(veil(map, width, height, (index) => index === part.index, NO_SWATCH));
-      }
-      default:
-        return handOver(valueVeil(current(), part));
-    }
+  /** Answers a query. Throws where it is not as agreed, or before there is a picture. */
+  ask(query: unknown): unknown {
+    const parsed = deskQuerySchema.parse(query);
+    if (!working || !images) throw new Error('no picture loaded');
+    return handOver(answerQuery(parsed, { working, images }));
   },
 };
 

@@ -1,5 +1,6 @@
 import type { KeyboardEvent } from 'react';
-import type { DeskStore, Point } from '../desk-store';
+import type { DeskStore } from '../desk-store';
+import type { Point } from '../view';
 
 const STEP = 0.01;
 
@@ -17,7 +18,9 @@ export function readingKeys(store: DeskStore, onTake: (place: Point) => void) {
     const at = store.getState().pointer ?? { x: 0.5, y: 0.5 };
     if (move) {
       event.preventDefault();
-      store.getState().set({ pointer: { x: clampToUnit(at.x + move[0]), y: clampToUnit(at.y + move[1]) } });
+      store
+        .getState()
+        .set({ pointer: { x: clampToUnit(at.x + move[0]), y: clampToUnit(at.y + move[1]) } });
     } else if (event.key === 'Enter' || event.key === ' ') {
       event.preventDefault();
       onTake(at);

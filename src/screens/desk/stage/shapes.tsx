@@ -1,7 +1,7 @@
 'use client';
 
 import { Circle, Label, Line, Shape, Tag, Text } from 'react-konva';
-import type { DrawnLine } from '@/workers/browser/value-calls';
+import type { DrawnLine } from '@/contracts/desk-query/desk-answers';
 import type { Viewport } from './viewport';
 
 interface Size {

@@ -3,9 +3,12 @@
 import { useGesture } from '@use-gesture/react';
 import { useEffect, useRef, useState } from 'react';
 import { Group, Image, Layer, Stage as Konva } from 'react-konva';
-import type { DrawnLine } from '@/workers/browser/value-calls';
-import { useDesk, useDeskStore, type Point } from '../desk-store';
+import type { DrawnLine } from '@/contracts/desk-query/desk-answers';
+import { useDesk, useDeskStore } from '../desk-store';
 import { usePicture } from '../picture-room';
+import type { Mark } from '../step';
+import type { Drawn } from '../use-answer';
+import type { Point } from '../view';
 import { clampToUnit, readingKeys } from './reading-keys';
 import { Drawing, EdgeLines, Ring, Spot } from './shapes';
 import { pannedBy, placeAt, viewportOf, zoomedAt } from './viewport';
@@ -13,7 +16,7 @@ import { WipeHandle } from './wipe-handle';
 
 interface Props {
   /** Laid over the picture, from the wipe's line on. */
-  lens: HTMLCanvasElement | null;
+  lens: Drawn | null;
   /** Shown in place of everything while the person holds the key for it. */
   original: HTMLCanvasElement | null;
   /** Dims all but one part. */
@@ -22,7 +25,7 @@ interface Props {
   spot: Area | null;
   lines: readonly DrawnLine[];
   /** Areas to mark, each with a label if it has one. */
-  marks: readonly (Area & { id: string; strong: boolean; label?: string })[];
+  marks: readonly Mark[];
   /** The radius of the area under the pointer. */
   radius: number;
   onTap: (place: Point) => void;
@@ -39,7 +42,8 @@ interface Area extends Point {
 
 /** The picture on its surround: zoom, pan, what lies over it, and the place that is pointed at. */
 export function Stage(props: Props) {
-  const { lens, original, veil, spot, lines, marks, radius, onTap, onStroke, loops } = props;
+  const { original, veil, spot, lines, marks, radius, onTap, onStroke, loops } = props;
+  const lens = props.lens?.canvas ?? null;
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const store = useDeskStore();
@@ -123,6 +127,7 @@ export function Stage(props: Props) {
       className={`relative h-full w-full touch-none overflow-hidden bg-surround select-none ${tool === 'look' ? '' : 'cursor-crosshair'}`}
       data-testid="stage"
       data-drawn={canvas !== null}
+      data-stale={props.lens?.stale || undefined}
     >
       {canvas && (
         <Konva width={size.width} height={size.height} listening={false}>

@@ -14,7 +14,7 @@ import { showError } from '@/ui/notices';
 import { libraryFrom } from '@/study/library';
 import { splitTags } from '@/ui/tags';
 import { useDeskStore } from '../desk-store';
-import { usePictureFacts } from '../facts';
+import { usePictureFacts, useStudyId } from '../facts';
 
 const form = z.object({
   name: z.string().trim().min(1, 'A library needs a name.').max(200),
@@ -24,7 +24,8 @@ const form = z.object({
 type Form = z.infer<typeof form>;
 
 /** Names the palette and keeps it as a library. */
-export function SaveDialog({ studyId, onClose }: { studyId: string; onClose: () => void }) {
+export function SaveDialog({ onClose }: { onClose: () => void }) {
+  const studyId = useStudyId();
   const router = useRouter();
   const store = useDeskStore();
   const facts = usePictureFacts();

@@ -28,9 +28,9 @@ import { selectionAfter, useDesk, useDeskStore, useDocument } from '../desk-stor
 import { moveSwatch } from '@/study/edits';
 import { mergeSwatches, ordered, ORDERS } from '@/study/palette-edits';
 import { Menu } from '@/ui/menu';
-import { newId } from '../use-palette';
 import { useSize } from '../stage/stage';
-import type { PaletteActions } from '../use-palette';
+import { goFor, useSteps } from '../step';
+import { newId, usePalette } from '../use-palette';
 import { SaveDialog } from './save-dialog';
 import { TrayBlock } from './tray-block';
 
@@ -45,12 +45,14 @@ const underPointer: CollisionDetection = (args) => {
 };
 
 /** The study's palette as a stave: the palette's one home, always in view. */
-export function Tray({ studyId, palette }: { studyId: string; palette: PaletteActions }) {
+export function Tray() {
+  const palette = usePalette();
   const { swatches, count } = useDocument((document) => document.palette);
   const selected = useDesk((state) => state.selected);
   const chosen = useDesk((state) => state.chosen);
   const choosing = useDesk((state) => state.choosing);
   const store = useDeskStore();
+  const steps = useSteps();
   const { settings } = useSettings();
   const [saving, setSaving] = useState(false);
   const lines = useRef<HTMLDivElement>(null);
@@ -78,7 +80,8 @@ export function Tray({ studyId, palette }: { studyId: string; palette: PaletteAc
   };
   const select = (id: string, adding: boolean) => {
     store.getState().set(selectionAfter(store.getState(), id, adding || choosing));
-    store.getState().look({ step: 'palette', at: null });
+    store.getState().look({ at: null });
+    goFor(steps, 'look at a swatch', store.getState());
   };
   const onKey = (event: React.KeyboardEvent, id: string, at: number) => {
     const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
@@ -204,7 +207,7 @@ export function Tray({ studyId, palette }: { studyId: string; palette: PaletteAc
           Save to Drawers
         </Button>
       </div>
-      {saving && <SaveDialog studyId={studyId} onClose={() => setSaving(false)} />}
+      {saving && <SaveDialog onClose={() => setSaving(false)} />}
     </section>
   );
 }

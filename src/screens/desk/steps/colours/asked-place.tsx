@@ -12,30 +12,29 @@ import type { Probe } from '@/core/picture/probe';
 import { Button } from '@/ui/button';
 import { useSettings } from '@/ui/settings';
 import { capital, percent, valueWords } from '@/ui/words';
-import { useDesk, useDeskStore } from '../../desk-store';
+import { useStepView } from '../../desk-store';
 import { usePicture } from '../../picture-room';
-import { useMeasured } from '../../use-drawn';
-import { Guess } from './guess';
-import { guessSentence, recordSentence } from './guess-sentences';
-import { useGuessing } from './use-guessing';
+import { useAnswer } from '../../use-answer';
+import { placeOf } from '../../view';
+import { coloursView } from './colours-view';
+import { Guess } from '../../guess/guess';
+import { guessSentence, recordSentence } from '../../guess/guess-sentences';
+import { useGuessing } from '../../guess/use-guessing';
 
 /** The three questions of a place that was touched: which family, how light, how intense; and the colours that make it. */
-export function AskedPlace({ studyId }: { studyId: string }) {
-  const asked = useDesk((state) => state.view.asked);
-  const { look } = useDeskStore().getState();
+export function AskedPlace() {
+  const [{ place: asked }, look] = useStepView(coloursView);
   const { settings } = useSettings();
-  const room = usePicture();
-  const key = asked && JSON.stringify([asked, settings.pickRadius, room.framing]);
-  const measured = useMeasured(key, async (desk) => {
-    const place = room.framedArea({ x: asked?.x ?? 0, y: asked?.y ?? 0, radius: 0 });
-    return {
-      key,
-      probe: await desk.probe(place, settings.pickRadius),
-      components: await desk.components(place, settings.pickRadius),
-    };
-  });
-  const found = measured?.key === key ? measured : null;
-  const guessing = useGuessing(studyId, asked);
+  const { framedArea } = usePicture();
+  const area = asked && {
+    place: placeOf(framedArea({ ...asked, radius: 0 })),
+    radius: settings.pickRadius,
+  };
+  const probe = useAnswer<'probe'>(area && { kind: 'probe', ...area });
+  const clusters = useAnswer<'clusters'>(area && { kind: 'clusters', ...area });
+  const isKnown = !probe.stale && !clusters.stale && clusters.isThere && probe.isThere;
+  const found = isKnown ? { probe: probe.value, clusters: clusters.value } : null;
+  const guessing = useGuessing(asked);
   if (!asked)
     return (
       <div className="-mt-1 mb-2 flex items-center justify-between gap-3 text-[15px] leading-tight text-soft">
@@ -62,7 +61,7 @@ export function AskedPlace({ studyId }: { studyId: string }) {
           weight="quiet"
           aria-label="Done with this place"
           className="-mt-2 -mr-2"
-          onClick={() => look({ asked: null })}
+          onClick={() => look({ place: null })}
         >
           <X size={18} aria-hidden />
         </Button>
@@ -83,9 +82,7 @@ export function AskedPlace({ studyId }: { studyId: string }) {
             </p>
           )}
           <Answers probe={found.probe} />
-          {found.components && found.components.length > 1 && (
-            <Components components={found.components} />
-          )}
+          {found.clusters && found.clusters.length > 1 && <Clusters clusters={found.clusters} />}
           {guessing.record && (
             <p className="mt-1 border-t pt-1 text-sm text-soft">
               {recordSentence(guessing.record, settings.scale)}
@@ -145,16 +142,16 @@ function Answers({ probe: { colour, spread } }: { probe: Probe }) {
 }
 
 /** The colours that make the average, as wide as their shares. */
-function Components({ components }: { components: readonly ColourCluster[] }) {
+function Clusters({ clusters }: { clusters: readonly ColourCluster[] }) {
   return (
     <>
       <div className="mt-1 flex h-7">
-        {components.map(({ colour, share }, i) => (
+        {clusters.map(({ colour, share }, i) => (
           <span key={i} style={{ background: hexFromOklab(colour), width: `${share * 100}%` }} />
         ))}
       </div>
       <ul className="mt-1 text-sm leading-snug">
-        {components.map(({ colour, share }, i) => (
+        {clusters.map(({ colour, share }, i) => (
           <li key={i}>
             {capital(colourName(colour))}, {percent(share)}
           </li>

@@ -10,7 +10,7 @@ import {
   huesSentence,
   keySentence,
   renamed,
-  seemingSentence,
+  readsAsSentence,
   warmthSentence,
 } from './colour-sentences';
 import { initials } from '@/ui/tide';
@@ -138,10 +138,10 @@ describe('findings of colour', () => {
       pushed: 0.02,
     });
     expect(renamed([read('#7d7d7d'), read('#6f7d95')])).toHaveLength(1);
-    expect(seemingSentence([read('#6f7d95')])).toMatch(
+    expect(readsAsSentence([read('#6f7d95')])).toMatch(
       /upper left, reads as .* beside .*: an estimate\.$/,
     );
-    expect(seemingSentence([])).toMatch(/^No near-neutral/);
+    expect(readsAsSentence([])).toMatch(/^No near-neutral/);
     expect(['red', 'blue-green', 'spring green'].map(initials)).toEqual(['R', 'BG', 'SG']);
   });
 });

@@ -95,7 +95,7 @@ export function renamed(reading: readonly ReadsAs[]): ReadsAs[] {
 }
 
 /** Which grey is pushed most by its surround. */
-export function seemingSentence(reading: readonly ReadsAs[]): string {
+export function readsAsSentence(reading: readonly ReadsAs[]): string {
   const [most] = reading;
   if (!most) return 'No near-neutral here is pushed anywhere by what surrounds it.';
   return `${capital(shortName(most.colour))}, ${placeWords(most.place)}, reads as ${colourName(most.reads)} beside ${shortName(most.surround)}: an estimate.`;

@@ -1,60 +1,70 @@
 'use client';
 
+import type { ColourStudy } from '@/core/measure/colour-study';
 import { Choice } from '@/ui/choice';
 import { useSettings } from '@/ui/settings';
-import { useDesk, useDeskStore, useDocument } from '../../desk-store';
-import { useMeasured } from '../../use-drawn';
-import type { Aspect } from '../../view';
-import { Finding } from '../panel-parts';
+import { useDeskStore, useDocument, useStepView } from '../../desk-store';
+import { useAnswer } from '../../use-answer';
+import { Finding } from '../../panel/panel-parts';
 import { AskedPlace } from './asked-place';
-import { ChromaAspect } from './chroma-aspect';
-import { HarmonyAspect } from './harmony-aspect';
-import { HuesAspect } from './hues-aspect';
-import { SeemingAspect } from './seeming-aspect';
-import { WarmthAspect } from './warmth-aspect';
+import { ChromaTab } from './chroma-tab';
+import { COLOUR_TABS, coloursView, type ColourTab } from './colours-view';
+import { HarmonyTab } from './harmony-tab';
+import { HuesTab } from './hues-tab';
+import { ReadsAsTab } from './reads-as-tab';
+import { WarmthTab } from './warmth-tab';
 
-const TITLES: Record<Aspect, string> = {
+const TITLES: Record<ColourTab, string> = {
   hues: 'hues',
   warmth: 'warmth',
   chroma: 'intensity',
   harmony: 'harmony',
-  seeming: 'seems',
+  'reads-as': 'reads as',
+};
+const TABS: Record<ColourTab, (props: { reading: ColourStudy }) => React.ReactNode> = {
+  hues: HuesTab,
+  warmth: WarmthTab,
+  chroma: ChromaTab,
+  harmony: HarmonyTab,
+  'reads-as': ReadsAsTab,
 };
 
 /** What colours the picture is in, and how they stand to each other. */
-export function ColoursPanel({ studyId }: { studyId: string }) {
-  const aspect = useDesk((state) => state.view.aspect);
-  const { look, set } = useDeskStore().getState();
+export function ColoursPanel() {
+  const [{ tab }, look] = useStepView(coloursView);
+  const { set } = useDeskStore().getState();
   const values = useDocument((document) => document.values);
   const corrections = useDocument((document) => document.lightAndShadow.corrections);
   const { settings } = useSettings();
-  const key = JSON.stringify([values, corrections, settings.wheel]);
-  const reading = useMeasured(key, (desk) => desk.readColours(values, corrections, settings.wheel));
+  const { value: reading, stale } = useAnswer<'colours'>({
+    kind: 'colours',
+    settings: values,
+    corrections,
+    wheel: settings.wheel,
+  });
+  const Tab = TABS[tab];
   return (
     <>
-      <AskedPlace studyId={studyId} />
+      <AskedPlace />
       <div className="mb-3">
         <Choice
           label="What is asked"
           showLabel={false}
           fill
-          value={aspect}
-          options={Object.entries(TITLES).map(([value, title]) => ({
-            value: value as Aspect,
-            title,
-          }))}
+          value={tab}
+          options={COLOUR_TABS.map((value) => ({ value, title: TITLES[value] }))}
           onChange={(next) => {
-            look({ aspect: next });
+            look({ tab: next });
             set({ hovered: null, pinned: null });
           }}
         />
       </div>
       {!reading && <Finding>Reading the colours …</Finding>}
-      {reading && aspect === 'hues' && <HuesAspect reading={reading} />}
-      {reading && aspect === 'warmth' && <WarmthAspect reading={reading.temperature} />}
-      {reading && aspect === 'chroma' && <ChromaAspect reading={reading.chroma} />}
-      {reading && aspect === 'harmony' && <HarmonyAspect reading={reading.harmony} />}
-      {reading && aspect === 'seeming' && <SeemingAspect reading={reading.readsAs} />}
+      {reading && (
+        <div data-stale={stale || undefined} aria-busy={stale}>
+          <Tab reading={reading} />
+        </div>
+      )}
     </>
   );
 }

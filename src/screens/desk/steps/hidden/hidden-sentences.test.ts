@@ -6,13 +6,13 @@ import { DEFAULT_HIDDEN } from '@/contracts/hidden';
 import {
   calmSentence,
   departureSentence,
-  foundSentence,
+  hiddenSentence,
   guardSentence,
   lockSentence,
   sureWord,
 } from './hidden-sentences';
-import { protectSentence } from './protect-sentence';
-import { pushWords } from './push-words';
+import { leaveAloneSentence } from './leave-alone-sentence';
+import { pushWords } from '../../push-words';
 
 const colour = (family: string, place: string): HiddenColour => ({
   family,
@@ -35,11 +35,11 @@ const reading = {
 
 describe('what is said of hidden colours', () => {
   it('is how many, and the surest first', () => {
-    expect(foundSentence([])).toMatch(/^Nothing is hidden here/);
-    expect(foundSentence([colour('blue', 'upper left')])).toBe(
+    expect(hiddenSentence([])).toMatch(/^Nothing is hidden here/);
+    expect(hiddenSentence([colour('blue', 'upper left')])).toBe(
       'One quiet colour the eye passes over: blue upper left.',
     );
-    expect(foundSentence([colour('blue', 'upper left'), colour('red', 'at the top')])).toBe(
+    expect(hiddenSentence([colour('blue', 'upper left'), colour('red', 'at the top')])).toBe(
       'Two quiet colours the eye passes over, blue upper left before all.',
     );
     expect([0.9, 0.7, 0.5].map(sureWord)).toEqual(['sure', 'likely', 'faint']);
@@ -73,21 +73,21 @@ describe('what is said of hidden colours', () => {
     expect(pushWords({ lift: 0.1, quiet: 0, spread: 0.5, cast: 'local' })).toBe(
       'spread 50 % about the cast around each place, all lifted 10 %',
     );
-    expect(protectSentence(DEFAULT_HIDDEN)).toBe(
+    expect(leaveAloneSentence(DEFAULT_HIDDEN)).toBe(
       'Nothing is kept back: all that is quiet is pushed.',
     );
     const kept = { wheel: 'painters' as const, families: [2] };
-    expect(protectSentence({ ...DEFAULT_HIDDEN, kept })).toBe('Orange stays as it is.');
+    expect(leaveAloneSentence({ ...DEFAULT_HIDDEN, kept })).toBe('Orange stays as it is.');
     const more = {
       ...DEFAULT_HIDDEN,
       kept: { ...kept, families: [1, 2] },
       only: { kind: 'zone' as const, index: 1 },
     };
-    expect(protectSentence(more)).toBe(
+    expect(leaveAloneSentence(more)).toBe(
       'Red-orange and orange stay as they are; only zone 2 is pushed.',
     );
     const part = { id: 'p', tool: 'brush' as const, radius: 0.02, points: [{ x: 0, y: 0 }] };
-    expect(protectSentence({ ...more, only: { kind: 'all' }, parts: [part] })).toBe(
+    expect(leaveAloneSentence({ ...more, only: { kind: 'all' }, parts: [part] })).toBe(
       'Red-orange, orange and one drawn part stay as they are.',
     );
   });

@@ -21,7 +21,7 @@ const COUNTS = [
 ];
 
 /** What is hidden, in a sentence: how many, and the surest of them. */
-export function foundSentence(colours: readonly HiddenColour[]): string {
+export function hiddenSentence(colours: readonly HiddenColour[]): string {
   if (colours.length === 0)
     return 'Nothing is hidden here: no part departs from the cast by more than its noise.';
   const [first, second] = colours;

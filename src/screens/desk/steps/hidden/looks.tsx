@@ -7,8 +7,8 @@ import { Button } from '@/ui/button';
 import { showError } from '@/ui/notices';
 import { useDeskStore, useDocument } from '../../desk-store';
 import { newId } from '../../use-palette';
-import { Section } from '../panel-parts';
-import { pushWords } from './push-words';
+import { Section } from '../../panel/panel-parts';
+import { pushWords } from '../../push-words';
 
 /** Pushes kept under a name. */
 export function Looks() {

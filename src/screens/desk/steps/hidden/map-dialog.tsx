@@ -7,7 +7,7 @@ import { fileName } from '@/ui/keep-file';
 import { useSettings } from '@/ui/settings';
 import { useDocument } from '../../desk-store';
 import { usePushSettings } from '../../push-settings';
-import { useDrawn, useMeasured } from '../../use-drawn';
+import { useAnswer, useDrawn } from '../../use-answer';
 import { mapSheet } from './hidden-sheets';
 import { SheetPreview } from './sheet-preview';
 
@@ -19,14 +19,10 @@ interface Props {
 /** The map of hidden colours as a sheet to lay beside the easel. */
 export function MapDialog({ colours, onClose }: Props) {
   const title = useDocument((document) => document.title);
-  const asked = usePushSettings();
-  const { settings } = useSettings();
-  const map = useDrawn(`map ${JSON.stringify(asked)} ${settings.wheel}`, (desk) =>
-    desk.hiddenMap(asked, settings.wheel),
-  );
-  const outlines = useMeasured(`outlines ${settings.wheel}`, (desk) =>
-    desk.hiddenOutlines(settings.wheel),
-  );
+  const settings = usePushSettings();
+  const { wheel } = useSettings().settings;
+  const { canvas: map } = useDrawn<'hiddenMap'>({ kind: 'hiddenMap', settings, wheel });
+  const { value: outlines } = useAnswer<'hiddenOutlines'>({ kind: 'hiddenOutlines', wheel });
   const sheet = useMemo(
     () => (map && outlines ? mapSheet(title, map, outlines, colours) : null),
     [title, map, outlines, colours],

@@ -9,14 +9,14 @@ import { Button } from '@/ui/button';
 import { useSettings } from '@/ui/settings';
 import { capital } from '@/ui/words';
 import { useDeskStore } from '../../desk-store';
-import { Guess } from '../colours/guess';
-import { guessSentence, recordSentence } from '../colours/guess-sentences';
-import { useGuess } from '../colours/use-guessing';
-import { Finding } from '../panel-parts';
+import { hiddenView } from './hidden-view';
+import { Guess } from '../../guess/guess';
+import { guessSentence, recordSentence } from '../../guess/guess-sentences';
+import { useGuess } from '../../guess/use-guessing';
+import { Finding } from '../../panel/panel-parts';
 import { departureSentence } from './hidden-sentences';
 
 interface Props {
-  studyId: string;
   colour: HiddenColour;
   index: number;
   onNext: () => void;
@@ -24,18 +24,18 @@ interface Props {
 }
 
 /** A hidden colour asked before it is told: its place is marked, and the guess is scored and kept. */
-export function Riddle({ studyId, colour, index, onNext, onClose }: Props) {
-  const { look, set } = useDeskStore().getState();
+export function Riddle({ colour, index, onNext, onClose }: Props) {
+  const { lookIn, set } = useDeskStore().getState();
   const { settings } = useSettings();
-  const { scores, record, guess, shown, skip } = useGuess(studyId, String(index));
+  const { scores, record, guess, shown, skip } = useGuess(String(index));
   const [family, setFamily] = useState<number | null>(null);
 
   // The place alone, in the picture as it is: what is pushed would give it away.
   useEffect(() => {
-    look({ sight: shown ? 'pushed' : 'picture' });
+    lookIn(hiddenView, { lens: shown ? 'strengthened' : 'picture' });
     set({ pinned: { kind: 'hidden', index }, guessing: !shown });
     return () => set({ pinned: null, guessing: false });
-  }, [look, set, index, shown]);
+  }, [lookIn, set, index, shown]);
 
   if (!shown)
     return (

@@ -6,9 +6,9 @@ import { fileName } from '@/ui/keep-file';
 import { useDocument } from '../../desk-store';
 import { usePicture } from '../../picture-room';
 import { usePushSettings } from '../../push-settings';
-import { useDrawn } from '../../use-drawn';
+import { useDrawn } from '../../use-answer';
 import { beforeAfterSheet } from './hidden-sheets';
-import { pushWords } from './push-words';
+import { pushWords } from '../../push-words';
 import { SheetPreview } from './sheet-preview';
 import { useHidden } from './use-hidden';
 
@@ -16,16 +16,18 @@ import { useHidden } from './use-hidden';
 export function SheetDialog({ onClose }: { onClose: () => void }) {
   const title = useDocument((document) => document.title);
   const { canvas } = usePicture();
-  const asked = usePushSettings();
+  const settings = usePushSettings();
   const list = useHidden();
-  const pushed = useDrawn(`pushed ${JSON.stringify(asked)}`, (desk) => desk.pushed(asked, false));
-  const words = pushWords(asked.push);
+  const drawn = useDrawn<'pushed'>({ kind: 'pushed', settings, quick: false });
+  const words = pushWords(settings.push);
+  const pushed = drawn.stale ? null : drawn.canvas;
+  const colours = list.stale ? null : list.value?.colours;
   const sheet = useMemo(
     () =>
-      canvas && pushed && list
-        ? beforeAfterSheet(title, `Quiet colours pushed: ${words}.`, canvas, pushed, list.colours)
+      canvas && pushed && colours
+        ? beforeAfterSheet(title, `Quiet colours pushed: ${words}.`, canvas, pushed, colours)
         : null,
-    [title, words, canvas, pushed, list],
+    [title, words, canvas, pushed, colours],
   );
   return (
     <Dialog

@@ -5,14 +5,15 @@ import { addSwatches } from '@/study/palette-edits';
 import { HOME_RADIUS, type NewSwatch } from '@/study/edits';
 import { useDeskStore } from '../../desk-store';
 import { usePicture } from '../../picture-room';
-import { newId, type PaletteActions } from '../../use-palette';
-import { pushWords } from './push-words';
+import { newId, usePalette } from '../../use-palette';
+import { pushWords } from '../../push-words';
 
 /** What of a hidden colour goes into the tray: what the camera saw, what to put down, or both. */
 export type Halves = 'as it is' | 'pushed' | 'both';
 
 /** Adds hidden colours to the tray, each with its place and what it is; one step to undo. */
-export function useAddHidden(palette: PaletteActions) {
+export function useAddHidden() {
+  const palette = usePalette();
   const store = useDeskStore();
   const room = usePicture();
   return (colours: readonly HiddenColour[], halves: Halves) => {

@@ -2,18 +2,19 @@
 
 import { Crop, Pipette } from 'lucide-react';
 import { useState } from 'react';
-import { AIMS, KINDS, MAX_AIMS, type Study } from '@/contracts/study';
+import { AIMS, KINDS, MAX_AIMS } from '@/contracts/study';
 import { Button } from '@/ui/button';
 import { NoteField, TextField } from '@/ui/field';
 import { Slider } from '@/ui/slider';
 import { hexFromOklab } from '@/core/colour/hex';
 import { colourName } from '@/core/colour/name';
 import { useDesk, useDeskStore, useDocument } from '../../desk-store';
+import { usePictureFacts } from '../../facts';
 import { lookSentence } from './look-sentence';
-import { Finding, Fold, Section } from '../panel-parts';
+import { Finding, Fold, Section } from '../../panel/panel-parts';
 
 /** Say what the study is for; bring the picture upright; take out a cast. */
-export function LookPanel({ study }: { study: Study }) {
+export function LookPanel() {
   const document = useDocument((whole) => whole);
   return (
     <>
@@ -21,7 +22,7 @@ export function LookPanel({ study }: { study: Study }) {
       <Aims />
       <Framing />
       <Neutral />
-      <About study={study} />
+      <About />
     </>
   );
 }
@@ -163,7 +164,8 @@ function Neutral() {
   );
 }
 
-function About({ study }: { study: Study }) {
+function About() {
+  const picture = usePictureFacts();
   const document = useDocument((whole) => whole);
   const { change } = useDeskStore().getState();
   const text = (key: 'title' | 'maker' | 'source' | 'rights') => ({
@@ -173,7 +175,7 @@ function About({ study }: { study: Study }) {
       change((was) => ({ ...was, [key]: value }), key);
     },
   });
-  const { width, height, name } = study.picture;
+  const { width, height, name } = picture;
   return (
     <Fold title="About the picture" aside={document.maker || `${width} × ${height}`}>
       <div className="flex flex-col gap-2">
@@ -201,7 +203,7 @@ function About({ study }: { study: Study }) {
           File:{' '}
           <a
             className="inline-flex min-h-10 items-center underline"
-            href={`/api/pictures/${study.picture.id}/original`}
+            href={`/api/pictures/${picture.id}/original`}
           >
             {name}
           </a>

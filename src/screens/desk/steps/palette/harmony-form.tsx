@@ -20,21 +20,22 @@ import { useSettings } from '@/ui/settings';
 import { Slider } from '@/ui/slider';
 import { capital, list } from '@/ui/words';
 import { useDocument } from '../../desk-store';
-import { useMeasured } from '../../use-drawn';
-import { newId, type PaletteActions } from '../../use-palette';
-import { Finding, Section } from '../panel-parts';
+import { useAnswer } from '../../use-answer';
+import { newId, usePalette } from '../../use-palette';
+import { Finding, Section } from '../../panel/panel-parts';
 import { Steps } from './ladder-form';
 import { useKeySwatch, useSet } from './use-key-swatch';
 
 type Harmony = Extract<PaletteSet, { kind: 'harmony' }>;
 
 /** The hues of a scheme about a key colour, with values and intensities that one can use. */
-export function HarmonyForm({ palette }: { palette: PaletteActions }) {
+export function HarmonyForm() {
+  const palette = usePalette();
   const key = useKeySwatch();
   const set = useSet('harmony');
   const { settings } = useSettings();
   const zones = useDocument((document) => document.values);
-  const reading = useMeasured(JSON.stringify(zones), (desk) => desk.readValues(zones, false));
+  const reading = useAnswer<'values'>({ kind: 'values', settings: zones, quick: false }).value;
   const [scheme, setScheme] = useState<SchemeName>('triad');
   const [plan, setPlan] = useState<'picture' | 'even'>('picture');
   if (!key) return <Finding>Take a colour first: a harmony is built about one.</Finding>;

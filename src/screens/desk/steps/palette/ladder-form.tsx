@@ -8,14 +8,15 @@ import { Button } from '@/ui/button';
 import { useSettings } from '@/ui/settings';
 import { Slider } from '@/ui/slider';
 import { several, valueWords } from '@/ui/words';
-import { newId, type PaletteActions } from '../../use-palette';
-import { Finding, Section } from '../panel-parts';
+import { newId, usePalette } from '../../use-palette';
+import { Finding, Section } from '../../panel/panel-parts';
 import { useKeySwatch, useSet } from './use-key-swatch';
 
 type Ladder = Extract<PaletteSet, { kind: 'ladder' }>;
 
 /** Tones of one colour at even values, which move as one. */
-export function LadderForm({ palette }: { palette: PaletteActions }) {
+export function LadderForm() {
+  const palette = usePalette();
   const key = useKeySwatch();
   const set = useSet('ladder');
   const { settings } = useSettings();
@@ -43,7 +44,9 @@ export function LadderForm({ palette }: { palette: PaletteActions }) {
           : `A ladder takes “${key.name}” from dark to light at even values.`}
       </Finding>
       <Steps
-        colours={ladder(set?.colour ?? key.colour, set?.settings ?? DEFAULT_LADDER).map(hexFromOklab)}
+        colours={ladder(set?.colour ?? key.colour, set?.settings ?? DEFAULT_LADDER).map(
+          hexFromOklab,
+        )}
       />
       {set && (
         <Section title="The ladder" aside="its tones are linked">

@@ -15,11 +15,12 @@ import { NoteField, TextField } from '@/ui/field';
 import { Select } from '@/ui/select';
 import { capital, percent } from '@/ui/words';
 import { useDeskStore, useDocument } from '../../desk-store';
-import { newId, type PaletteActions } from '../../use-palette';
-import { Fold, Section } from '../panel-parts';
+import { newId, usePalette } from '../../use-palette';
+import { Fold, Section } from '../../panel/panel-parts';
 
 /** Everything about one swatch of the tray. */
-export function OneSwatch({ swatch, palette }: { swatch: TraySwatch; palette: PaletteActions }) {
+export function OneSwatch({ swatch }: { swatch: TraySwatch }) {
+  const palette = usePalette();
   const { set } = useDeskStore().getState();
   const swatches = useDocument((document) => document.palette.swatches);
   const [name, setName] = useState<string | null>(null);

@@ -1,34 +1,42 @@
 'use client';
 
 import { Choice } from '@/ui/choice';
-import { useDesk, useDeskStore, useDocument } from '../../desk-store';
-import type { PaletteActions } from '../../use-palette';
-import type { Craft } from '../../view';
-import { BuildCraft } from './build-craft';
-import { FitCraft } from './fit-craft';
+import { EMPTY_HAND, useDesk, useDeskStore, useDocument, useStepView } from '../../desk-store';
+import { BuildTab } from './build-tab';
+import { DuplicatesTab } from './duplicates-tab';
 import { OneSwatch } from './one-swatch';
-import { PruneCraft } from './prune-craft';
+import { PALETTE_TABS, paletteView, type PaletteTab } from './palette-view';
+import { PickTab } from './pick-tab';
+import { ProportionsTab } from './proportions-tab';
 import { SeveralSwatches } from './several-swatches';
-import { TakeCraft } from './take-craft';
-import { WeighCraft } from './weigh-craft';
+import { TestTab } from './test-tab';
 
-const TITLES: Record<Craft, string> = {
-  take: 'take',
-  prune: 'prune',
-  weigh: 'weigh',
-  fit: 'fit',
-  build: 'build',
+/** As they stand in the row, and as they are said. */
+const TITLES: Record<PaletteTab, { title: string; said?: string }> = {
+  pick: { title: 'pick' },
+  duplicates: { title: 'merge', said: 'merge near-duplicates' },
+  proportions: { title: 'proportions' },
+  test: { title: 'test', said: 'test on the picture' },
+  build: { title: 'build' },
+};
+const TABS: Record<PaletteTab, () => React.ReactNode> = {
+  pick: PickTab,
+  duplicates: DuplicatesTab,
+  proportions: ProportionsTab,
+  test: TestTab,
+  build: BuildTab,
 };
 
-/** Extract, pick, prune, weigh and build; whatever is selected in the tray is looked at closely. */
-export function PalettePanel({ palette }: { palette: PaletteActions }) {
-  const craft = useDesk((state) => state.view.craft);
+/** What is done to the palette; whatever is selected in the tray is looked at closely. */
+export function PalettePanel() {
+  const [{ tab }, lookIn] = useStepView(paletteView);
   const selected = useDesk((state) => state.selected);
   const chosen = useDesk((state) => state.chosen);
   const { look, set } = useDeskStore().getState();
   const swatch = useDocument((document) =>
     document.palette.swatches.find(({ id }) => id === selected),
   );
+  const Tab = TABS[tab];
   return (
     <>
       <div className="mb-3">
@@ -36,26 +44,19 @@ export function PalettePanel({ palette }: { palette: PaletteActions }) {
           label="What is done"
           showLabel={false}
           fill
-          value={craft}
-          options={Object.entries(TITLES).map(([value, title]) => ({
-            value: value as Craft,
-            title,
-          }))}
+          value={tab}
+          options={PALETTE_TABS.map((value) => ({ value, ...TITLES[value] }))}
           onChange={(next) => {
-            look({ craft: next });
-            set({ hovered: null, pinned: null, tool: 'look' });
+            lookIn({ tab: next });
+            // Elsewhere the picture itself is extracted from.
+            if (next !== 'pick') look({ pickFrom: 'picture' });
+            set(EMPTY_HAND);
           }}
         />
       </div>
-      {chosen.length > 1 && <SeveralSwatches ids={chosen} palette={palette} />}
-      {chosen.length < 2 && swatch && (
-        <OneSwatch key={swatch.id} swatch={swatch} palette={palette} />
-      )}
-      {craft === 'take' && <TakeCraft palette={palette} />}
-      {craft === 'prune' && <PruneCraft palette={palette} />}
-      {craft === 'weigh' && <WeighCraft palette={palette} />}
-      {craft === 'fit' && <FitCraft palette={palette} />}
-      {craft === 'build' && <BuildCraft palette={palette} />}
+      {chosen.length > 1 && <SeveralSwatches ids={chosen} />}
+      {chosen.length < 2 && swatch && <OneSwatch key={swatch.id} swatch={swatch} />}
+      <Tab />
     </>
   );
 }

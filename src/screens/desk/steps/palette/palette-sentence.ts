@@ -39,7 +39,7 @@ export function paletteSentence(swatches: readonly TraySwatch[], scale: ValueSca
 }
 
 /** How many are nearly one: "Eleven colours are really four." */
-export function pruneSentence(swatches: number, groups: readonly number[]): string {
+export function duplicatesSentence(swatches: number, groups: readonly number[]): string {
   if (swatches < 2) return 'There are not yet two colours to hold against each other.';
   if (groups.length === 0) return 'No two are this near to each other.';
   const doubled = groups.reduce((sum, members) => sum + members - 1, 0);
@@ -72,7 +72,7 @@ export function proportionSentence(
 }
 
 /** How well the palette holds the picture. */
-export function fitSentence({ mean, failed, missing }: Fit, colours: number): string {
+export function testSentence({ mean, failed, missing }: Fit, colours: number): string {
   const away = `On average the picture is ${mean.toFixed(1)} from ${colours === 1 ? 'this colour' : `these ${count(colours)}`}`;
   if (failed < 0.005) return `${away}, and nothing of it is lost.`;
   const most = missing[0] ? `; most of that is ${shortName(missing[0].colour)}` : '';

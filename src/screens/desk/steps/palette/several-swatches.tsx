@@ -7,17 +7,12 @@ import { Button } from '@/ui/button';
 import { Select } from '@/ui/select';
 import { capital, count } from '@/ui/words';
 import { useDeskStore, useDocument } from '../../desk-store';
-import { newId, type PaletteActions } from '../../use-palette';
-import { Section } from '../panel-parts';
+import { newId, usePalette } from '../../use-palette';
+import { Section } from '../../panel/panel-parts';
 
 /** What can be done with several swatches at once. */
-export function SeveralSwatches({
-  ids,
-  palette,
-}: {
-  ids: readonly string[];
-  palette: PaletteActions;
-}) {
+export function SeveralSwatches({ ids }: { ids: readonly string[] }) {
+  const palette = usePalette();
   const swatches = useDocument((document) => document.palette.swatches);
   const { set } = useDeskStore().getState();
   const all = new Set(ids);

@@ -6,7 +6,8 @@ import { valueOfOklab } from '@/core/colour/value';
 import type { TraySwatch } from '@/contracts/study';
 import { useSettings } from '@/ui/settings';
 import { percent, valueWords } from '@/ui/words';
-import { useDesk, useDeskStore, type Focus } from '../../desk-store';
+import { useDesk, useDeskStore } from '../../desk-store';
+import type { Focus } from '../../extension-points';
 
 /** The stave's table: every swatch with its whole name and figures; a click takes it up. */
 export function SwatchList({ swatches }: { swatches: readonly TraySwatch[] }) {

@@ -2,7 +2,7 @@ import type { Balance } from '@/core/measure/balance';
 import type { FocalPlace, QuietPlace } from '@/core/measure/focus';
 import { placeWords } from '@/core/picture/place-words';
 import { percent } from '@/ui/words';
-import { against } from './parting-sentence';
+import { against } from './separation-sentence';
 
 /** Where the eye goes first and why, and where it rests. */
 export function focusSentence(places: readonly FocalPlace[], quiet: readonly QuietPlace[]): string {

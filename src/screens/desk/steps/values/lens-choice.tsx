@@ -1,9 +1,10 @@
 'use client';
 
+import { ZONE_LOOKS } from '@/contracts/study';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
-import { useDesk, useDeskStore } from '../../desk-store';
-import { ZONE_LOOKS, type Lens } from '../../view';
+import { useDesk, useDeskStore, useStepView } from '../../desk-store';
+import { lensOf, LENSES_OF, valuesView, type Lens } from './values-view';
 
 const TITLES: Record<Lens, string> = {
   picture: 'picture',
@@ -17,9 +18,11 @@ const TITLES: Record<Lens, string> = {
 };
 
 /** What is laid over the picture, and the line that parts the two. */
-export function LensChoice({ lenses }: { lenses: readonly Lens[] }) {
-  const { lens, wipe, zoneLook } = useDesk((state) => state.view);
+export function LensChoice() {
+  const [view, lookIn] = useStepView(valuesView);
+  const wipe = useDesk((state) => state.view.wipe);
   const { look } = useDeskStore().getState();
+  const lens = lensOf(view);
   return (
     <div className="mb-2 flex flex-col gap-2">
       <div className="flex gap-2">
@@ -27,8 +30,8 @@ export function LensChoice({ lenses }: { lenses: readonly Lens[] }) {
           label="Seen as"
           showLabel={false}
           value={lens}
-          options={lenses.map((value) => ({ value, title: TITLES[value] }))}
-          onChange={(next) => look({ lens: next })}
+          options={LENSES_OF[view.tab].map((value) => ({ value, title: TITLES[value] }))}
+          onChange={(next) => lookIn({ lens: next })}
         />
         <Button
           aria-pressed={wipe !== null}
@@ -42,12 +45,12 @@ export function LensChoice({ lenses }: { lenses: readonly Lens[] }) {
       {lens === 'zones' && (
         <Choice
           label="Zones as"
-          value={zoneLook}
+          value={view.zoneLook}
           options={ZONE_LOOKS.map((value) => ({
             value,
             title: { greys: 'greys', colours: 'colours', outlines: 'outlines' }[value],
           }))}
-          onChange={(next) => look({ zoneLook: next })}
+          onChange={(next) => lookIn({ zoneLook: next })}
         />
       )}
     </div>

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import type { Plan, PlanPaper, PlanSettings } from '@/core/plan/value-plan';
+import type { Plan, PlanPaper } from '@/core/plan/value-plan';
 import { PLAN_PAPERS } from '@/core/plan/value-plan';
 import { MIN_SQUARES, MAX_SQUARES } from '@/core/plan/transfer-grid';
 import { MIN_ZONES, MAX_ZONES } from '@/core/measure/zones';
@@ -13,7 +13,7 @@ import { showError } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
 import { Slider } from '@/ui/slider';
 import { useDeskStore } from '../../desk-store';
-import { useMeasured } from '../../use-drawn';
+import { useAnswer } from '../../use-answer';
 import { pngOfPlan } from './plan-png';
 
 /** The zones as a sheet to print and paint from. */
@@ -22,27 +22,33 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
   const { settings } = useSettings();
   const [zones, setZones] = useState(values.zones);
   const [paper, setPaper] = useState<PlanPaper>('A4');
-  const [fill, setFill] = useState<PlanSettings['fill']>('greys');
+  const [fill, setFill] = useState<'greys' | 'outlines'>('greys');
   const [numbers, setNumbers] = useState<'numbers' | 'none'>('numbers');
-  const [grid, setGrid] = useState<PlanSettings['grid']['kind']>('squares');
+  const [grid, setGrid] = useState<'none' | 'thirds' | 'squares'>('squares');
   const [short, setShort] = useState(6);
-  const plan: PlanSettings = {
-    ...values,
-    // Another number than the study's is cut anew: hand-set thresholds are for theirs alone.
-    ...(zones === values.zones
-      ? {}
-      : { zones, breaks: values.breaks === 'even' ? 'even' : 'natural' }),
-    title,
-    paper,
-    fill,
-    numbers: numbers === 'numbers',
-    grid: grid === 'squares' ? { kind: grid, short } : { kind: grid },
-    scale: settings.scale,
-  };
-  const key = JSON.stringify(plan);
-  const last = useMeasured(key, async (desk) => ({ of: key, plan: await desk.plan(plan) }));
+  // Another number than the study's is cut anew: hand-set thresholds are for theirs alone.
+  const cut =
+    zones === values.zones
+      ? values
+      : {
+          ...values,
+          zones,
+          breaks: values.breaks === 'even' ? ('even' as const) : ('natural' as const),
+        };
+  const { value: plan, stale } = useAnswer<'plan'>({
+    kind: 'plan',
+    plan: {
+      values: cut,
+      title,
+      paper,
+      fill,
+      numbers: numbers === 'numbers',
+      grid: grid === 'squares' ? { kind: grid, short } : { kind: grid },
+      scale: settings.scale,
+    },
+  });
   // What was asked for before is still shown, but not taken away under the new name.
-  const made = last?.of === key ? last.plan : null;
+  const made = stale ? null : plan;
   return (
     <Dialog
       open
@@ -52,7 +58,7 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
       about="The zones as a sheet to print, with a key and a grid for carrying it to the canvas."
     >
       <div className="grid gap-6 sm:grid-cols-[1fr_19rem]">
-        <Preview plan={last?.plan ?? null} />
+        <Preview plan={plan} />
         <div className="flex flex-col gap-3">
           <Slider
             label="Values"
@@ -103,7 +109,10 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
           <Choice
             label="Paper"
             value={paper}
-            options={(Object.keys(PLAN_PAPERS) as PlanPaper[]).map((value) => ({ value, title: value }))}
+            options={(Object.keys(PLAN_PAPERS) as PlanPaper[]).map((value) => ({
+              value,
+              title: value,
+            }))}
             onChange={setPaper}
           />
           <div className="mt-2 flex gap-2">

@@ -3,7 +3,7 @@
 import { Choice } from '@/ui/choice';
 import { useSettings } from '@/ui/settings';
 import { Slider } from '@/ui/slider';
-import { Fold } from '../panel-parts';
+import { Fold } from '../../panel/panel-parts';
 
 /** The scale that every value is shown on: schools differ, and what is stored does not. */
 export function ScaleSetting() {

@@ -3,26 +3,28 @@
 import { useSettings } from '@/ui/settings';
 import { stepOf } from '@/ui/words';
 import { useDesk } from '../../desk-store';
-import { TwoSights } from '../../stage/two-sights';
-import { useDrawn } from '../../use-drawn';
-import { useVeil } from '../../use-lens';
+import { TwoPictures } from '../../stage/two-pictures';
+import { useDrawn } from '../../use-answer';
+import { useVeil } from '../../use-veil';
 
-/** The picture in two greys side by side, hatched where they part by more than a step. */
+/** The picture in two greys side by side, hatched where they differ by more than a step. */
 export function TwoGreys() {
   const { settings } = useSettings();
-  const step = stepOf(settings.scale);
   const focus = useDesk((state) => state.hovered ?? state.pinned);
-  const lightness = useDrawn('lightness', (desk) => desk.greys());
-  const brightness = useDrawn('brightness', (desk) => desk.brightness());
-  const marks = useDrawn(`marks ${step}`, (desk) => desk.misledMarks(step));
-  const veil = useVeil(focus);
+  const trueGrey = useDrawn<'greys'>({ kind: 'greys' });
+  const misleading = useDrawn<'misleadingGreys'>({ kind: 'misleadingGreys' });
+  const marks = useDrawn<'misleadingMarks'>({
+    kind: 'misleadingMarks',
+    steps: stepOf(settings.scale),
+  });
+  const veil = useVeil();
   return (
-    <TwoSights
+    <TwoPictures
       label="Two greys of the picture."
       testId="two-greys"
-      titles={['by lightness', 'by brightness']}
-      sights={marks ? [lightness, brightness] : [null, null]}
-      over={focus?.kind === 'misled' ? veil : marks}
+      titles={['true grey', 'misleading grey']}
+      pictures={marks.canvas ? [trueGrey.canvas, misleading.canvas] : [null, null]}
+      over={focus?.kind === 'misled' ? veil.canvas : marks.canvas}
     />
   );
 }

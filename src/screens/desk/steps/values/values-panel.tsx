@@ -1,26 +1,34 @@
 'use client';
 
 import { Choice } from '@/ui/choice';
-import { useDesk, useDeskStore } from '../../desk-store';
-import { FIRST_LENS, type Topic } from '../../view';
-import { BrightnessTopic } from './brightness-topic';
-import { FocusTopic } from './focus-topic';
-import { LightTopic } from './light-topic';
-import { PartingTopic } from './parting-topic';
-import { ZonesTopic } from './zones-topic';
+import { useDeskStore, useStepView, EMPTY_HAND } from '../../desk-store';
+import { FocusTab } from './focus-tab';
+import { GreysTab } from './greys-tab';
+import { LightTab } from './light-tab';
+import { SeparationTab } from './separation-tab';
+import { VALUE_TABS, valuesView, type ValueTab } from './values-view';
+import { ZonesTab } from './zones-tab';
 
-const TITLES: Record<Topic, string> = {
-  zones: 'spread',
+const TITLES: Record<ValueTab, string> = {
+  zones: 'range',
   light: 'light',
-  parting: 'parting',
+  separation: 'separation',
   focus: 'focus',
-  brightness: 'greys',
+  greys: 'greys',
+};
+const TABS: Record<ValueTab, () => React.ReactNode> = {
+  zones: ZonesTab,
+  light: LightTab,
+  separation: SeparationTab,
+  focus: FocusTab,
+  greys: GreysTab,
 };
 
 /** The picture in values alone, asked five things. */
 export function ValuesPanel() {
-  const topic = useDesk((state) => state.view.topic);
-  const { look, set } = useDeskStore().getState();
+  const [{ tab }, look] = useStepView(valuesView);
+  const { set } = useDeskStore().getState();
+  const Tab = TABS[tab];
   return (
     <>
       <div className="mb-3">
@@ -28,22 +36,15 @@ export function ValuesPanel() {
           label="What is asked"
           showLabel={false}
           fill
-          value={topic}
-          options={Object.entries(TITLES).map(([value, title]) => ({
-            value: value as Topic,
-            title,
-          }))}
+          value={tab}
+          options={VALUE_TABS.map((value) => ({ value, title: TITLES[value] }))}
           onChange={(next) => {
-            look({ topic: next, lens: FIRST_LENS[next] });
-            set({ tool: 'look', hovered: null, pinned: null });
+            look({ tab: next, lens: null });
+            set(EMPTY_HAND);
           }}
         />
       </div>
-      {topic === 'zones' && <ZonesTopic />}
-      {topic === 'light' && <LightTopic />}
-      {topic === 'parting' && <PartingTopic />}
-      {topic === 'focus' && <FocusTopic />}
-      {topic === 'brightness' && <BrightnessTopic />}
+      <Tab />
     </>
   );
 }

@@ -1,0 +1,76 @@
+import type { GuardReading } from '@/core/amplify/guards';
+import type { HiddenReading } from '@/core/amplify/hidden';
+import type { ValueLock } from '@/core/amplify/value-lock';
+import type { Balance } from '@/core/measure/balance';
+import type { Edge } from '@/core/measure/borders';
+import type { BrightnessReading } from '@/core/measure/brightness';
+import type { ColourStudy } from '@/core/measure/colour-study';
+import type { FocusReading } from '@/core/measure/focus';
+import type { LightAndShadow } from '@/core/measure/light-and-shadow';
+import type { Merging } from '@/core/measure/separation';
+import type { ValueStudy } from '@/core/measure/value-study';
+import type { ValueReading } from '@/core/measure/values';
+import type { ZoneBody } from '@/core/measure/zones';
+import type { Extraction } from '@/core/palette/extract';
+import type { Fit } from '@/core/palette/missing';
+import type { Reach } from '@/core/palette/reach';
+import type { CountSuggestion } from '@/core/palette/suggest';
+import type { ColourCluster } from '@/core/picture/colour-clusters';
+import type { Place } from '@/core/picture/framing';
+import type { Picture } from '@/core/picture/picture';
+import type { Probe } from '@/core/picture/probe';
+import type { Plan } from '@/core/plan/value-plan';
+
+/** A line to draw over the picture, in fractions of it. */
+export interface DrawnLine {
+  kind: Edge | 'merging';
+  points: Place[];
+}
+
+/** A hidden colour's list without the cells, which stay in the worker. */
+export type HiddenList = Omit<HiddenReading, 'labels'>;
+
+/** What each kind of query is answered with; null where there is no picture at the place. */
+export interface DeskAnswers {
+  uncorrected: Picture;
+  probe: Probe | null;
+  clusters: ColourCluster[] | null;
+  workingProbe: Probe | null;
+  veil: Picture;
+
+  greys: Picture;
+  misleadingGreys: Picture;
+  misleadingMarks: Picture;
+  brightness: BrightnessReading;
+  squint: Picture;
+  values: ValueReading & { counts: number[] };
+  zoneBodies: ZoneBody[];
+  zones: Picture;
+  lightAndShadow: LightAndShadow;
+  sides: Picture;
+  separation: { merging: Merging[]; edges: ValueStudy['edges']; masses: number };
+  edgeLines: DrawnLine[];
+  focus: Omit<FocusReading, 'busy'> & { balance: Balance };
+  busy: Picture;
+  plan: Plan;
+
+  colours: ColourStudy;
+  temperature: Picture;
+
+  pushed: Picture;
+  pushedGreys: Picture;
+  hidden: HiddenList;
+  guards: { guards: GuardReading; lock: ValueLock };
+  hiddenMap: Picture;
+  hiddenOutlines: Place[][][];
+
+  extract: Extraction;
+  countSuggestion: CountSuggestion;
+  pick: { probe: Probe; clusters: ColourCluster[] } | null;
+  shares: number[];
+  mapped: Picture;
+  failing: Picture;
+  fit: Fit;
+  reached: Picture;
+  reach: Reach;
+}

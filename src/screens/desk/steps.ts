@@ -1,0 +1,15 @@
+import type { DeskStep } from './step';
+import { coloursStep } from './steps/colours/colours-step';
+import { hiddenStep } from './steps/hidden/hidden-step';
+import { lookStep } from './steps/look/look-step';
+import { paletteStep } from './steps/palette/palette-step';
+import { valuesStep } from './steps/values/values-step';
+
+/** The steps in the order of the work. */
+export const STEPS: readonly DeskStep[] = [
+  lookStep,
+  valuesStep,
+  coloursStep,
+  hiddenStep,
+  paletteStep,
+];

@@ -1,0 +1,26 @@
+import { addressCodec, flag, oneOf } from '@/ui/address';
+import { placeField, type Point, type StepView } from '../../view';
+
+/** What the step is asked. */
+export const COLOUR_TABS = ['hues', 'warmth', 'chroma', 'harmony', 'reads-as'] as const;
+export type ColourTab = (typeof COLOUR_TABS)[number];
+
+interface ColoursView {
+  tab: ColourTab;
+  /** A place of the original that the three questions are asked of. */
+  place: Point | null;
+  /** Whether the map of temperature lies over the picture. */
+  warmthMap: boolean;
+}
+
+export const coloursView: StepView<ColoursView> = {
+  step: 'colours',
+  codec: addressCodec<ColoursView>({
+    tab: oneOf('tab', COLOUR_TABS, 'hues', {
+      names: ['aspect'],
+      values: { seeming: 'reads-as' },
+    }),
+    place: placeField('asked'),
+    warmthMap: flag('warmth', 'map'),
+  }),
+};

@@ -1,0 +1,122 @@
+'use client';
+
+import { useState } from 'react';
+import { wheelOf } from '@/core/colour/wheel';
+import type { ColourStudy } from '@/core/measure/colour-study';
+import type { HarmonyFit } from '@/core/measure/harmony';
+import { useSettings } from '@/ui/settings';
+import { initials } from '@/ui/tide';
+import { capital, percent } from '@/ui/words';
+import { Finding, Section } from '../../panel/panel-parts';
+import { harmonySentence } from './colour-sentences';
+import { SwatchLine } from '../../panel/swatch-line';
+
+/** Which schemes it is near, with the evidence. */
+export function HarmonyTab({ reading: { harmony: reading } }: { reading: ColourStudy }) {
+  const { fits, outside, round } = reading;
+  const { settings } = useSettings();
+  const wheel = wheelOf(settings.wheel);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const fit = fits.find(({ scheme }) => scheme === chosen) ?? fits[0];
+  return (
+    <>
+      <Finding>{harmonySentence(reading)}</Finding>
+      {fit && (
+        <>
+          <Section title={capital(fit.scheme)} aside={wheel.title}>
+            <WheelPicture fit={fit} round={round} families={wheel.families} />
+          </Section>
+          <Section title="All schemes" aside="fit of 100">
+            <div className="grid grid-cols-2 gap-x-3">
+              {fits.map(({ scheme, fit: of }) => (
+                <button
+                  key={scheme}
+                  type="button"
+                  aria-pressed={scheme === fit.scheme}
+                  onClick={() => setChosen(scheme)}
+                  className={`flex min-h-10 items-center justify-between gap-2 border-b text-left text-sm leading-tight hover:bg-faint ${scheme === fit.scheme ? 'font-semibold underline' : ''}`}
+                >
+                  <span>{scheme}</span>
+                  <span>{Math.round(of)}</span>
+                </button>
+              ))}
+            </div>
+          </Section>
+          {outside.length > 0 && (
+            <Section title={`Outside ${fits[0].scheme}`} aside="share, distance">
+              {outside.map(({ family, share, colour, distance, kind }) => (
+                <SwatchLine
+                  key={family}
+                  focus={{ kind: 'family', index: wheel.families.indexOf(family) }}
+                  colours={[colour]}
+                  aside={`${percent(share)}, ${Math.round(distance)}°`}
+                >
+                  {capital(family)}, {kind === 'accent' ? 'an accent' : 'a stray'}
+                </SwatchLine>
+              ))}
+            </Section>
+          )}
+        </>
+      )}
+    </>
+  );
+}
+
+const SIZE = 190;
+const INNER = 38;
+const REACH = 38;
+
+/** The wheel with a scheme's sectors and the picture's density of hue around it. */
+function WheelPicture({
+  fit,
+  round,
+  families,
+}: {
+  fit: HarmonyFit;
+  round: readonly number[];
+  families: readonly string[];
+}) {
+  const most = Math.max(1e-9, ...round);
+  const at = (degrees: number, radius: number): [number, number] => {
+    const angle = ((degrees - 90) * Math.PI) / 180;
+    return [SIZE / 2 + radius * Math.cos(angle), SIZE / 2 + radius * Math.sin(angle)];
+  };
+  const wedge = (from: number, to: number, radius: number) => {
+    const [x0, y0] = at(from, radius);
+    const [x1, y1] = at(to, radius);
+    return `M${SIZE / 2} ${SIZE / 2}L${x0} ${y0}A${radius} ${radius} 0 0 1 ${x1} ${y1}Z`;
+  };
+  const bin = 360 / round.length;
+  return (
+    <svg
+      role="img"
+      aria-label={`${fit.scheme} on the wheel; the fits and what falls outside are listed below`}
+      viewBox={`0 0 ${SIZE} ${SIZE}`}
+      className="mx-auto block w-[190px]"
+    >
+      {fit.sectors.map(({ centre, half }) => (
+        <path
+          key={centre}
+          d={wedge(centre - half, centre + half, INNER + REACH)}
+          fill="var(--line)"
+          opacity={0.7}
+        />
+      ))}
+      {round.map((weight, i) => {
+        if (weight === 0) return null;
+        const [x0, y0] = at((i + 0.5) * bin, INNER);
+        const [x1, y1] = at((i + 0.5) * bin, INNER + 1 + (weight / most) * REACH);
+        return <line key={i} x1={x0} y1={y0} x2={x1} y2={y1} stroke="var(--ink)" strokeWidth={3} />;
+      })}
+      <circle cx={SIZE / 2} cy={SIZE / 2} r={INNER} fill="none" stroke="var(--ink)" />
+      {families.map((family, i) => {
+        const [x, y] = at((i * 360) / families.length, INNER + REACH + 11);
+        return (
+          <text key={family} x={x} y={y + 4} textAnchor="middle" fontSize="11" fill="var(--ink)">
+            {initials(family)}
+          </text>
+        );
+      })}
+    </svg>
+  );
+}

@@ -1,0 +1,116 @@
+'use client';
+
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { hexFromOklab } from '@/core/colour/hex';
+import type { HiddenColour } from '@/core/amplify/hidden';
+import { Button } from '@/ui/button';
+import { capital, percent } from '@/ui/words';
+import { Finding } from '../../panel/panel-parts';
+import { Pointing } from '../../panel/pointing';
+import { hiddenSentence, sureWord } from './hidden-sentences';
+import { MapDialog } from './map-dialog';
+import { Riddle } from './riddle';
+import { useAddHidden, type Halves } from './use-add-hidden';
+import { useHidden } from './use-hidden';
+
+/** The quiet colours one by one: where, how much, as they are and as they are pushed. */
+export function ListTab() {
+  const { value: list, stale } = useHidden();
+  const add = useAddHidden();
+  const [sheet, setSheet] = useState(false);
+  const [riddle, setRiddle] = useState<number | null>(null);
+  if (!list) return <Finding>Looking for what is barely there …</Finding>;
+  const { colours } = list;
+  // Another list, another riddle.
+  const asked = riddle === null ? undefined : (colours[riddle] as HiddenColour | undefined);
+  if (asked && riddle !== null)
+    return (
+      <Riddle
+        key={riddle}
+        colour={asked}
+        index={riddle}
+        onNext={() => setRiddle((riddle + 1) % colours.length)}
+        onClose={() => setRiddle(null)}
+      />
+    );
+  return (
+    <>
+      <Finding stale={stale} focus={colours.length > 0 ? { kind: 'hidden', index: 0 } : null}>
+        {hiddenSentence(colours)}
+      </Finding>
+      {colours.length > 0 && (
+        <>
+          <p className="border-b pb-1 text-sm text-soft">
+            As it is and as pushed; click a colour, or + for both, to add it.
+          </p>
+          <ol className="mb-3">
+            {colours.map((colour, i) => (
+              <Row key={i} colour={colour} index={i} onAdd={(halves) => add([colour], halves)} />
+            ))}
+          </ol>
+          <div className="flex flex-wrap gap-2">
+            <Button weight="strong" className="grow" onClick={() => add(colours, 'both')}>
+              Add all as pairs
+            </Button>
+            <Button className="grow" onClick={() => setSheet(true)}>
+              Map to print …
+            </Button>
+            <Button className="grow" onClick={() => setRiddle(0)}>
+              What is this?
+            </Button>
+          </div>
+        </>
+      )}
+      {sheet && <MapDialog colours={colours} onClose={() => setSheet(false)} />}
+    </>
+  );
+}
+
+interface RowProps {
+  colour: HiddenColour;
+  index: number;
+  onAdd: (halves: Halves) => void;
+}
+
+function Row({ colour, index, onAdd }: RowProps) {
+  const { family, place, share, departure, moved, sureness } = colour;
+  const words = `${family} ${place}`;
+  return (
+    <li className="flex items-center gap-2 border-b py-0.5">
+      <span className="w-4 shrink-0 text-right font-serif italic">{index + 1}</span>
+      <span className="flex shrink-0">
+        {(['as it is', 'pushed'] as const).map((half) => (
+          <button
+            key={half}
+            type="button"
+            aria-label={`Add ${words}, ${half}`}
+            title={`Add it ${half}`}
+            className="h-11 w-10"
+            style={{ background: hexFromOklab(half === 'pushed' ? colour.pushed : colour.colour) }}
+            onClick={() => onAdd(half)}
+          />
+        ))}
+      </span>
+      <Pointing focus={{ kind: 'hidden', index }} className="min-w-0 grow py-1 leading-tight">
+        <span className="block text-[15px]">
+          {capital(family)} {place}
+        </span>
+        <span
+          className="block text-[13px] text-soft"
+          title={`Off the cast by ${departure.toFixed(3)} in a and b, moved by ΔE00 ${moved.toFixed(1)}, sureness ${sureness.toFixed(2)}`}
+        >
+          {percent(share)}, moved {moved.toFixed(0)}, {sureWord(sureness)}
+        </span>
+      </Pointing>
+      <Button
+        weight="quiet"
+        aria-label={`Add both of ${words}`}
+        className="shrink-0"
+        onClick={() => onAdd('both')}
+      >
+        <Plus size={18} aria-hidden />
+      </Button>
+    </li>
+  );
+}

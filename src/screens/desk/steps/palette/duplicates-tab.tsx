@@ -1,0 +1,103 @@
+'use client';
+
+import { useState } from 'react';
+import { hexFromOklab } from '@/core/colour/hex';
+import {
+  MIN_DUPLICATE_THRESHOLD,
+  mergedColour,
+  MAX_DUPLICATE_THRESHOLD,
+  nearDuplicates,
+  DEFAULT_DUPLICATE_THRESHOLD,
+} from '@/core/palette/near-duplicates';
+import type { TraySwatch } from '@/contracts/study';
+import { mergeSwatches } from '@/study/palette-edits';
+import { Button } from '@/ui/button';
+import { Slider } from '@/ui/slider';
+import { capital, list } from '@/ui/words';
+import { useDocument } from '../../desk-store';
+import { newId, usePalette } from '../../use-palette';
+import { Finding, Section } from '../../panel/panel-parts';
+import { Pointing } from '../../panel/pointing';
+import { duplicatesSentence } from './palette-sentence';
+
+/** Near-duplicates, and what they would become. */
+export function DuplicatesTab() {
+  const palette = usePalette();
+  const swatches = useDocument((document) => document.palette.swatches);
+  const [threshold, setThreshold] = useState(DEFAULT_DUPLICATE_THRESHOLD);
+  const groups = nearDuplicates(
+    swatches.map(({ colour }) => colour),
+    threshold,
+  ).map((group) => group.map((i) => swatches[i]));
+  const merge = (some: readonly TraySwatch[][]) =>
+    palette.change((document) =>
+      some.reduce(
+        (was, group) => mergeSwatches(was, new Set(group.map(({ id }) => id)), newId),
+        document,
+      ),
+    );
+  return (
+    <>
+      <Finding>
+        {duplicatesSentence(
+          swatches.length,
+          groups.map((group) => group.length),
+        )}
+      </Finding>
+      <Slider
+        label="As near as"
+        words={threshold.toFixed(1)}
+        min={MIN_DUPLICATE_THRESHOLD}
+        max={MAX_DUPLICATE_THRESHOLD}
+        step={0.5}
+        value={threshold}
+        onChange={setThreshold}
+      />
+      {groups.map((group) => {
+        const merged = mergedColour(
+          group.map(({ colour }) => colour),
+          group.map(({ share }) => share ?? 0),
+        );
+        return (
+          <Section
+            key={group.map(({ id }) => id).join()}
+            title={capital(list(group.map((swatch) => String(swatches.indexOf(swatch) + 1))))}
+            aside="are nearly one"
+          >
+            <div className="flex items-stretch gap-2">
+              <div className="grow">
+                {group.map((swatch) => (
+                  <Pointing
+                    key={swatch.id}
+                    focus={{ kind: 'swatch', id: swatch.id }}
+                    className="flex items-center gap-2 text-[15px]"
+                  >
+                    <span
+                      className="h-7 w-9 shrink-0"
+                      style={{ background: hexFromOklab(swatch.colour) }}
+                    />
+                    <span className="line-clamp-1">{swatch.name}</span>
+                  </Pointing>
+                ))}
+              </div>
+              <div className="flex w-24 shrink-0 flex-col">
+                <span
+                  className="grow"
+                  style={{ background: hexFromOklab(merged) }}
+                  role="img"
+                  aria-label={`Merged: ${hexFromOklab(merged)}`}
+                />
+                <Button onClick={() => merge([group])}>Merge</Button>
+              </div>
+            </div>
+          </Section>
+        );
+      })}
+      {groups.length > 1 && (
+        <Button weight="strong" className="w-full" onClick={() => merge(groups)}>
+          Merge all of them
+        </Button>
+      )}
+    </>
+  );
+}

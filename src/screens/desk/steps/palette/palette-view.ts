@@ -1,0 +1,32 @@
+import { addressCodec, oneOf, transient } from '@/ui/address';
+import type { StepView } from '../../view';
+
+/** What is done to the palette. */
+export const PALETTE_TABS = ['pick', 'duplicates', 'proportions', 'test', 'build'] as const;
+export type PaletteTab = (typeof PALETTE_TABS)[number];
+/** What it is built from. */
+export const BUILDS = ['ladder', 'harmony', 'derived', 'limited'] as const;
+export type Build = (typeof BUILDS)[number];
+/** What of the palette's fit lies over the picture. */
+export const TEST_LENSES = ['mapped', 'failing', 'picture'] as const;
+
+interface PaletteView {
+  tab: PaletteTab;
+  build: Build;
+  testLens: (typeof TEST_LENSES)[number];
+  /** The swatches of a limited palette whose reach is asked. */
+  limited: readonly string[];
+}
+
+export const paletteView: StepView<PaletteView> = {
+  step: 'palette',
+  codec: addressCodec<PaletteView>({
+    tab: oneOf('tab', PALETTE_TABS, 'pick', {
+      names: ['craft'],
+      values: { take: 'pick', prune: 'duplicates', weigh: 'proportions', fit: 'test' },
+    }),
+    build: oneOf('build', BUILDS, 'ladder', { values: { follow: 'derived', limit: 'limited' } }),
+    testLens: oneOf('fit', TEST_LENSES, 'mapped'),
+    limited: transient<readonly string[]>([]),
+  }),
+};

@@ -1,0 +1,95 @@
+'use client';
+
+import { hexFromOklab } from '@/core/colour/hex';
+import { PARTS, readProportion, suggestedRoles, withTarget } from '@/core/palette/proportion';
+import { withRoles } from '@/study/palette-edits';
+import { Button } from '@/ui/button';
+import { Slider } from '@/ui/slider';
+import { capital, percent } from '@/ui/words';
+import { useDocument } from '../../desk-store';
+import { usePalette } from '../../use-palette';
+import { Finding, Section } from '../../panel/panel-parts';
+import { Pointing } from '../../panel/pointing';
+import { proportionSentence } from './palette-sentence';
+
+/** Shares against a target, and how heavy each swatch is. */
+export function ProportionsTab() {
+  const palette = usePalette();
+  const { swatches, target } = useDocument((document) => document.palette);
+  const weighed = swatches.map(({ colour, share, role }) => ({ colour, share: share ?? 0, role }));
+  const proportion = readProportion(weighed, target);
+  const hasRoles = proportion.parts.some(({ share }) => share > 0);
+  return (
+    <>
+      <Finding>{proportionSentence(swatches, proportion)}</Finding>
+      <Section title="Main, second, accent" aside="as it is, and as it is to be">
+        {proportion.parts.map(({ part, share, target: wanted }) => (
+          <div key={part} className="border-b pb-1">
+            <div className="flex items-center gap-2 text-[15px]">
+              <span className="w-16">{capital(part)}</span>
+              <span className="relative h-4 grow border border-line">
+                <span
+                  className="absolute inset-y-0 left-0 bg-ink"
+                  style={{ width: `${share * 100}%` }}
+                />
+                <span
+                  className="absolute -inset-y-1 w-0.5 bg-ink outline-1 outline-sheet"
+                  style={{ left: `${wanted * 100}%` }}
+                />
+              </span>
+              <span className="w-11 text-right">{percent(share)}</span>
+            </div>
+            <Slider
+              label="Target"
+              said={`Target of ${part}`}
+              words={percent(wanted)}
+              min={0.01}
+              max={0.98}
+              step={0.01}
+              value={wanted}
+              onChange={(next) =>
+                palette.change(
+                  (document) => ({
+                    ...document,
+                    palette: {
+                      ...document.palette,
+                      target: withTarget(document.palette.target, part, next),
+                    },
+                  }),
+                  `target ${part}`,
+                )
+              }
+            />
+          </div>
+        ))}
+        <Button
+          className="mt-2 w-full"
+          onClick={() => palette.change((document) => withRoles(document, suggestedRoles(weighed)))}
+        >
+          {hasRoles ? 'Give the roles anew' : 'Give roles by size and strength'}
+        </Button>
+      </Section>
+      <Section title="Weight" aside="share, weight">
+        {swatches.map((swatch, i) => (
+          <Pointing
+            key={swatch.id}
+            focus={{ kind: 'swatch', id: swatch.id }}
+            className="flex items-center gap-2 border-b text-[15px]"
+          >
+            <span
+              className="h-7 w-7 shrink-0"
+              style={{ background: hexFromOklab(swatch.colour) }}
+            />
+            <span className="line-clamp-1 grow">{swatch.name}</span>
+            {swatch.role && PARTS.some((part) => part === swatch.role) && (
+              <em className="shrink-0 font-serif">{swatch.role}</em>
+            )}
+            <span className="w-22 shrink-0 text-right">
+              {percent(swatch.share ?? 0)}, {percent(proportion.weights[i])}
+            </span>
+          </Pointing>
+        ))}
+      </Section>
+    </>
+  );
+}

@@ -1,0 +1,14 @@
+import type { BrightnessReading } from '@/core/measure/brightness';
+import type { ValueScale } from '@/core/colour/value-scale';
+import { percent, stepWords } from '@/ui/words';
+
+/** How much of the picture its brightness would mislead about, and which colours do it. */
+export function greysSentence({ parted, causes }: BrightnessReading, scale: ValueScale): string {
+  const [most] = causes;
+  if (!most || parted < 0.005)
+    return 'Brightness misleads nowhere here: no colour is strong enough to part the two greys by a step.';
+  return (
+    `By brightness ${percent(parted)} of it would be read more than a step too light, ` +
+    `${most.family} above all: ${percent(most.share)}, by ${stepWords(most.byBrightness - most.value, scale)}.`
+  );
+}

@@ -1,0 +1,63 @@
+import { ZONE_LOOKS } from '@/contracts/study';
+import { addressCodec, anyOf, oneOf } from '@/ui/address';
+import { placesField, type Point, type StepView } from '../../view';
+
+/** What the step is asked. */
+export const VALUE_TABS = ['zones', 'light', 'separation', 'focus', 'greys'] as const;
+export type ValueTab = (typeof VALUE_TABS)[number];
+
+const LENSES = [
+  'picture',
+  'squint',
+  'greys',
+  'zones',
+  'sides',
+  'merging',
+  'busy',
+  'edges',
+] as const;
+export type Lens = (typeof LENSES)[number];
+
+/** What can be laid over the picture under each tab. */
+export const LENSES_OF: Record<ValueTab, readonly Lens[]> = {
+  zones: ['picture', 'squint', 'greys', 'zones'],
+  light: ['picture', 'sides'],
+  separation: ['picture', 'greys', 'merging'],
+  focus: ['picture', 'edges', 'busy'],
+  greys: ['picture'],
+};
+/** How each tab opens. */
+const FIRST_LENS: Record<ValueTab, Lens> = {
+  zones: 'greys',
+  light: 'sides',
+  separation: 'picture',
+  focus: 'picture',
+  greys: 'picture',
+};
+
+interface ValuesView {
+  tab: ValueTab;
+  /** What was chosen to lie over the picture; null lays what the tab opens with. */
+  lens: Lens | null;
+  zoneLook: (typeof ZONE_LOOKS)[number];
+  /** Two places of the original that are held against each other. */
+  pair: readonly Point[];
+}
+
+export const valuesView: StepView<ValuesView> = {
+  step: 'values',
+  codec: addressCodec<ValuesView>({
+    tab: oneOf('tab', VALUE_TABS, 'zones', {
+      names: ['topic'],
+      values: { parting: 'separation', brightness: 'greys' },
+    }),
+    lens: anyOf('lens', LENSES),
+    zoneLook: oneOf('as', ZONE_LOOKS, 'greys'),
+    pair: placesField('place', 2),
+  }),
+};
+
+/** What lies over the picture: one of the tab's. */
+export function lensOf({ tab, lens }: Pick<ValuesView, 'tab' | 'lens'>): Lens {
+  return lens && LENSES_OF[tab].includes(lens) ? lens : FIRST_LENS[tab];
+}
