@@ -36,11 +36,11 @@ async function isNeutral(page: Page): Promise<void> {
 /** What opens from the Drawers; its greys are those of the other screens. */
 async function drawersHaveNoViolation(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'More for Dusk blues' }).click();
-  await page.getByRole('menuitem', { name: 'Carry out …' }).click();
-  await hasNoViolation(page, 'Carry out');
+  await page.getByRole('menuitem', { name: 'Export …' }).click();
+  await hasNoViolation(page, 'Export');
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: /^Bring in/ }).click();
-  await hasNoViolation(page, 'Bring in');
+  await page.getByRole('button', { name: /^Import/ }).click();
+  await hasNoViolation(page, 'Import');
   await page.keyboard.press('Escape');
   await page.getByLabel('Choose Dusk blues').check();
   await page.getByLabel('Choose Wet dusk, lamps lit').check();
@@ -83,20 +83,20 @@ for (const surround of ['paper', 'studio grey', 'night']) {
       await isNeutral(page);
     }
     await toStep(page, 'Values');
-    for (const topic of ['light', 'parting', 'focus', 'greys']) {
+    for (const topic of ['light', 'separation', 'focus', 'greys']) {
       await toTopic(page, topic);
       await expect(page.getByTestId('finding')).not.toContainText('…');
       await hasNoViolation(page, `Values, ${topic}`);
       await isNeutral(page);
     }
     await toStep(page, 'Colours');
-    for (const aspect of ['hues', 'warmth', 'intensity', 'harmony', 'seems']) {
+    for (const aspect of ['hues', 'warmth', 'intensity', 'harmony', 'reads as']) {
       await toTopic(page, aspect);
       await expect(page.getByTestId('finding')).not.toContainText('…');
       await hasNoViolation(page, `Colours, ${aspect}`);
     }
     await toStep(page, 'Values');
-    await toTopic(page, 'spread');
+    await toTopic(page, 'range');
     await page.getByRole('button', { name: 'Value plan to print' }).click();
     await expect(page.getByAltText(/^Value plan in/)).toBeVisible();
     await hasNoViolation(page, 'Value plan');

@@ -12,7 +12,7 @@ test('hues: what it is in, the tide and the key; a family dims the rest, on thre
   await page.keyboard.press('k');
   await expect(page).toHaveURL(/step=colours/);
   await expect(finding(page)).toContainText(/It is in blue \d+.%.* The key is blue/);
-  await expect(page.getByRole('img', { name: /^The tide/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Hues in light and shadow/ })).toBeVisible();
 
   // A lit window goes when only blue stays.
   const [x, y] = await onStage(page, 0.4, 0.5);
@@ -85,7 +85,7 @@ test('a foggy picture has no scheme to speak of, and greys seem something else',
   await expect(finding(page)).toContainText('no scheme to speak of');
   await openStudy(page, app.url, 'Conductor by the window');
   await toStep(page, 'Colours');
-  await toTopic(page, 'seems');
+  await toTopic(page, 'reads as');
   await expect(finding(page)).toContainText(/reads as .*: an estimate/);
 });
 

@@ -1,6 +1,13 @@
 import type { Page } from '@playwright/test';
 import { appFor, expect, test } from './app';
-import { finding, isSaved, libraryNames, libraryRows, openDrawers, setSlider } from './page-actions';
+import {
+  finding,
+  isSaved,
+  libraryNames,
+  libraryRows,
+  openDrawers,
+  setSlider,
+} from './page-actions';
 
 const app = appFor('demo');
 

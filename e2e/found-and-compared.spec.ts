@@ -53,11 +53,11 @@ test('two studies from the Wall side by side, with what parts them', async ({ pa
   const first = page.getByRole('region', { name: 'The first' });
   await expect(first.getByText('Ticket hall at noon')).toBeVisible();
   await expect(page.getByRole('img', { name: /^Palette:/ })).toHaveCount(2);
-  await expect(page.getByRole('img', { name: /^The tide/ })).toHaveCount(2);
+  await expect(page.getByRole('img', { name: /^Hues in light and shadow/ })).toHaveCount(2);
   const said = page.getByTestId('difference');
   await expect(said.first()).toHaveText(/The second is darker by \d\.\d steps/);
   await expect(page.getByRole('row', { name: /^Key and range Middle, full Low/ })).toBeVisible();
-  await page.getByText('The tides as a table').click();
+  await page.getByText('Hues in light and shadow as a table').click();
   await expect(page.getByRole('row', { name: /^blue-green / })).toBeVisible();
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280);

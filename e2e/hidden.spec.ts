@@ -3,7 +3,16 @@ import type { Page } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
 import sharp from 'sharp';
 import { appFor, expect, test } from './app';
-import { choose, isSaved, onStage, openStudy, pixelAt, setSlider, toStep, tray } from './page-actions';
+import {
+  choose,
+  isSaved,
+  onStage,
+  openStudy,
+  pixelAt,
+  setSlider,
+  toStep,
+  tray,
+} from './page-actions';
 
 const app = appFor('demo');
 const finding = (page: Page) => page.getByTestId('finding');
@@ -41,8 +50,8 @@ test('a fog: what is hidden is listed, shown, mapped and taken as pairs', async 
 
   const there = await tray(page).count();
   await page
-    .getByRole('button', { name: 'Add Blue-green across the middle, pushed' })
-    .or(page.getByRole('button', { name: 'Add blue-green across the middle, pushed' }))
+    .getByRole('button', { name: 'Add Blue-green across the middle, strengthened' })
+    .or(page.getByRole('button', { name: 'Add blue-green across the middle, strengthened' }))
     .click();
   await expect(tray(page)).toHaveCount(there + 1);
   await page.keyboard.press('Control+z');
@@ -53,7 +62,7 @@ test('a fog: what is hidden is listed, shown, mapped and taken as pairs', async 
   await expect(tray(page)).toHaveCount(there);
 
   await choose(page, 'Seen as', 'map');
-  await expect(page).toHaveURL(/sight=map/);
+  await expect(page).toHaveURL(/lens=map/);
   // Flat: two places of one region are the same to the last digit.
   const two = () =>
     Promise.all(
@@ -77,16 +86,16 @@ test('a push: sliders, its bounds and proof, looks that last, families kept, und
 }) => {
   await openStudy(page, app.url, 'Fog at the passing loop');
   await toStep(page, 'Hidden');
-  await toQuest(page, 'push');
+  await toQuest(page, 'strengthen');
   await expect(page.getByText(/the greys of both differ by 0\.\d\d L\*/)).toBeVisible();
   await expect(finding(page)).toContainText('stays neutral');
-  await setSlider(page, 'Lift the quiet', 60);
+  await setSlider(page, 'Strengthen greys', 60);
   await expect.poll(() => spreadAt(page, 0.5, 0.15)).toBeGreaterThan(60);
-  await expect(page.getByText(/to mind/)).not.toHaveText('nothing to mind');
+  await expect(page.getByText(/\d* ?warnings?$/)).not.toHaveText('no warnings');
   await page.getByLabel('Name of the look').fill('Far too much');
   await page.getByRole('button', { name: 'Keep' }).click();
   await page.getByRole('button', { name: /^To put down/ }).click();
-  await expect(page.getByRole('slider', { name: 'Lift the quiet' })).toHaveAttribute(
+  await expect(page.getByRole('slider', { name: 'Strengthen greys' })).toHaveAttribute(
     'aria-valuenow',
     '0',
   );
@@ -98,8 +107,8 @@ test('a push: sliders, its bounds and proof, looks that last, families kept, und
 
   await choose(page, 'Seen as', 'greys');
   await expect(page.getByTestId('two-pictures')).toHaveAttribute('data-drawn', 'true');
-  await choose(page, 'Seen as', 'pushed');
-  await toQuest(page, 'protect');
+  await choose(page, 'Seen as', 'stronger');
+  await toQuest(page, 'leave alone');
   const loud = await spreadAt(page, 0.5, 0.15);
   for (const family of ['red', 'red-orange', 'red-violet', 'orange'])
     await page.getByRole('button', { name: family, exact: true }).click();
@@ -112,7 +121,7 @@ test('a push: sliders, its bounds and proof, looks that last, families kept, und
   await page.mouse.move(x + 60, y, { steps: 4 });
   await page.mouse.up();
   await expect(page.getByText('1 drawn')).toBeVisible();
-  await page.getByRole('button', { name: 'Protect nothing' }).click();
+  await page.getByRole('button', { name: 'Leave nothing alone' }).click();
   await expect(finding(page)).toContainText('Nothing is kept back');
   await page.keyboard.press('Control+z');
   await expect(page.getByText('1 drawn')).toBeVisible();
@@ -130,7 +139,7 @@ test('carried out: a PNG of the original’s size; a sheet; a riddle that counts
   });
   await openStudy(page, app.url, 'Summit in snow glare');
   await toStep(page, 'Hidden');
-  await toQuest(page, 'push');
+  await toQuest(page, 'strengthen');
   const [file] = await Promise.all([
     page.waitForEvent('download', { timeout: 60_000 }),
     page.getByRole('button', { name: 'Picture as PNG' }).click(),
@@ -148,14 +157,14 @@ test('carried out: a PNG of the original’s size; a sheet; a riddle that counts
   await expect.poll(() => page.evaluate(() => document.title)).toBe('printed 1 picture');
   await page.keyboard.press('Escape');
 
-  await toQuest(page, 'found');
-  await page.getByRole('button', { name: 'What is this?' }).click();
-  await expect(finding(page)).toContainText(/^What is this\? It lies /);
+  await toQuest(page, 'hidden');
+  await page.getByRole('button', { name: 'Test my eye' }).click();
+  await expect(finding(page)).toContainText(/^Test my eye: what lies /);
   await expect(page).toHaveURL(/sight=plain|sight=picture/);
   await choose(page, 'Family', 'blue');
   await choose(page, 'Intensity', 'greyed');
   await page.getByRole('button', { name: 'Show the reading' }).click();
-  await expect(page.getByText(/^As it is: .* Pushed: /)).toBeVisible();
+  await expect(page.getByText(/^As it is: .* Strengthened: /)).toBeVisible();
   await expect(page.getByText(/^Against its surroundings it is /)).toBeVisible();
   await expect(page.getByText(/ so far: /)).toBeVisible();
   await page.getByRole('button', { name: 'Back to the list' }).click();

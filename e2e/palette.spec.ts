@@ -111,19 +111,23 @@ test('picks: a near-duplicate is asked about, an average gives way to its colour
 
   // From what is laid over it: quiet colours pushed up are stronger than the camera saw them.
   await page.keyboard.press('Escape');
-  await choose(page, 'Pick from', 'pushed');
+  await choose(page, 'Pick from', 'strengthened');
   await expect(page).toHaveURL(/from=pushed/);
   const [wallX, wallY] = await onStage(page, 0.4, 0.4);
   const pushed = () => pixelAt(page, wallX, wallY);
   const spread = async () => Math.max(...(await pushed())) - Math.min(...(await pushed()));
   const gentle = await spread();
   await page.getByRole('button', { name: 'Change', exact: true }).click();
-  await setSlider(page, 'Lift all', 60);
+  await setSlider(page, 'Strengthen all', 60);
   await expect.poll(spread).toBeGreaterThan(gentle);
   await toStep(page, 'Palette');
-  await expect(page.getByText('Pushed: spread 50 %, all lifted 60 %.')).toBeVisible();
+  await expect(
+    page.getByText('Strengthened: hues parted 50 %, all strengthened 60 %.'),
+  ).toBeVisible();
   await page.mouse.click(wallX, wallY);
-  await expect(page.getByLabel('Note')).toHaveValue('As pushed: spread 50 %, all lifted 60 %.');
+  await expect(page.getByLabel('Note')).toHaveValue(
+    'As strengthened: hues parted 50 %, all strengthened 60 %.',
+  );
 });
 
 test('pruning: how many they really are, merged and taken apart; the tray by keys', async ({
@@ -131,7 +135,7 @@ test('pruning: how many they really are, merged and taken apart; the tray by key
 }) => {
   await openStudy(page, app.url, 'Fog at the passing loop');
   await toStep(page, 'Palette');
-  await toCraft(page, 'prune');
+  await toCraft(page, 'merge near-duplicates');
   await setSlider(page, 'As near as', 8);
   await expect(finding(page)).toContainText(/^Eight colours are really (three|four|five)\.$/);
   const before = await labels(page);
@@ -157,7 +161,7 @@ test('pruning: how many they really are, merged and taken apart; the tray by key
   await expect.poll(() => labels(page)).not.toEqual(before);
   await page.getByRole('button', { name: 'Order' }).click();
   await page.getByRole('menuitem', { name: 'By value' }).click();
-  await toCraft(page, 'take');
+  await toCraft(page, 'pick');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Add a darkest dark' }).click();
   await page.getByRole('button', { name: 'Add a paper light' }).click();
@@ -171,13 +175,13 @@ test('pruning: how many they really are, merged and taken apart; the tray by key
 test('weight against a target, and how the palette holds the picture', async ({ page }) => {
   await openStudy(page, app.url, 'Lower station, rain at dusk');
   await toStep(page, 'Palette');
-  await toCraft(page, 'weigh');
+  await toCraft(page, 'proportions');
   await page.getByRole('button', { name: /^Give .*roles/ }).click();
   expect((await labels(page)).filter((label) => label.includes(', main'))).toHaveLength(1);
   await setSlider(page, 'Target of accent', 20);
   await expect(finding(page)).toContainText(/the accent has less/);
 
-  await toCraft(page, 'fit');
+  await toCraft(page, 'test on the picture');
   await expect(finding(page)).toContainText(/On average the picture is \d\.\d from these/);
   const colours = new Set(await hexes(page));
   const seen = async () =>
@@ -209,7 +213,7 @@ test('building: a ladder that swings as one, a harmony, what follows, what a few
   const linked = async () => (await labels(page)).filter((label) => label.endsWith(', linked'));
   expect(await linked()).toHaveLength(5);
   const were = await hexes(page);
-  await setSlider(page, 'Swing of the hue', 40);
+  await setSlider(page, 'Rotate hue', 40);
   await expect
     .poll(async () => (await hexes(page)).filter((hex) => !were.includes(hex)).length)
     .toBe(5);

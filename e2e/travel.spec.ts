@@ -20,7 +20,7 @@ test('files are looked over before they are brought in: columns told, broken one
   );
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByRole('alert')).toContainText('Line 4');
-  await expect(dialog.getByRole('button', { name: 'Bring in no libraries' })).toBeDisabled();
+  await expect(dialog.getByRole('button', { name: 'Import no libraries' })).toBeDisabled();
   await drop(page, 'bad.json', Buffer.from('{"format": "bold-prism-library",\n "version": 1,\n'));
   await expect(dialog.getByRole('alert').last()).toContainText('Line 3');
   await drop(
@@ -42,13 +42,13 @@ test('files are looked over before they are brought in: columns told, broken one
   );
   await expect(dialog.getByText('One swatch: wall.')).toBeVisible();
   await dialog.getByRole('textbox', { name: 'Name' }).last().fill('Terrace walls');
-  await dialog.getByRole('button', { name: 'Bring in two libraries' }).click();
+  await dialog.getByRole('button', { name: 'Import two libraries' }).click();
   await expect(dialog).toHaveCount(0);
   await expect(names(page).first()).toHaveText('Terrace walls');
   await expect(names(page).nth(1)).toHaveText('tints');
   await expect(finding(page)).not.toHaveText(before);
 
-  await page.getByRole('button', { name: /^Bring in/ }).click();
+  await page.getByRole('button', { name: /^Import/ }).click();
   await dialog
     .getByRole('textbox', { name: 'Or paste any text that has colours in it' })
     .fill('for the wall #e8d9c2\nlamp = rgb(240 169 76)');
@@ -85,10 +85,10 @@ test('when the server fails halfway, what was stored is stored once, and the res
   await page.route('**/api/libraries', (route) =>
     ++sent === 2 ? route.abort() : route.continue(),
   );
-  await dialog.getByRole('button', { name: 'Bring in two libraries' }).click();
+  await dialog.getByRole('button', { name: 'Import two libraries' }).click();
   await expect(page.getByText('Bold Prism does not answer.')).toBeVisible();
   await expect(dialog.getByText('One swatch: first ink.')).toHaveCount(0);
-  await dialog.getByRole('button', { name: 'Bring in one library' }).click();
+  await dialog.getByRole('button', { name: 'Import one library' }).click();
   await expect(dialog).toHaveCount(0);
   await expect(names(page).first()).toHaveText('two');
   const all = (await (await page.request.get(`${app.url}/api/libraries`)).json()) as {
@@ -102,7 +102,7 @@ test('a library goes out in every format and comes back; several go out as a zip
 }) => {
   await toDrawers(page);
   await page.getByRole('button', { name: 'More for Wet dusk, lamps lit' }).click();
-  await page.getByRole('menuitem', { name: 'Carry out …' }).click();
+  await page.getByRole('menuitem', { name: 'Export …' }).click();
   const dialog = page.getByRole('dialog');
   const kept = async (button: RegExp | string) => {
     const [file] = await Promise.all([
@@ -145,12 +145,12 @@ test('a library goes out in every format and comes back; several go out as a zip
   await page.getByLabel('Choose Dusk blues').check();
   await page
     .getByRole('region', { name: 'Chosen libraries' })
-    .getByRole('button', { name: 'Carry out' })
+    .getByRole('button', { name: 'Export' })
     .click();
   const zip = await kept('CSV table');
   await page.keyboard.press('Escape');
   await drop(page, zip.name, zip.bytes, 'application/zip');
-  await expect(dialog.getByRole('button', { name: 'Bring in two libraries' })).toBeEnabled();
+  await expect(dialog.getByRole('button', { name: 'Import two libraries' })).toBeEnabled();
 });
 
 test('the page to give opens with the network off, and its greys can be seen alone', async ({
@@ -159,7 +159,7 @@ test('the page to give opens with the network off, and its greys can be seen alo
 }) => {
   await toDrawers(page);
   await page.getByRole('link', { name: /^Wet dusk, lamps lit/ }).click();
-  await page.getByRole('button', { name: 'Carry out, print or give' }).click();
+  await page.getByRole('button', { name: 'Export, print or share' }).click();
   const [file] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Keep the page' }).click(),

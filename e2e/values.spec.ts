@@ -159,7 +159,7 @@ test('light and shadow: put right by brush and lasso, undone, and kept', async (
 test('parting: two places, two zones, and what merges in grey', async ({ page }) => {
   await openStudy(page, app.url, STATION);
   await toStep(page, 'Values');
-  await toTopic(page, 'parting');
+  await toTopic(page, 'separation');
   await expect(finding(page)).toContainText(/of neighbours merges? in black and white/);
 
   // The lit window and the wall beside it.
@@ -221,8 +221,8 @@ test('two greys side by side, with the colours that part them', async ({ page })
   await toTopic(page, 'greys');
   const view = page.getByTestId('two-greys');
   await expect(view).toHaveAttribute('data-drawn', 'true');
-  await expect(finding(page)).toContainText(/By brightness \d+.% of it/);
-  await expect(view.getByText('by brightness')).toBeVisible();
+  await expect(finding(page)).toContainText(/By misleading grey \d+.% of it/);
+  await expect(view.getByText('misleading grey')).toBeVisible();
   const box = (await view.boundingBox())!;
   // A place of the blue tiles: the same in both pictures, lighter by brightness.
   await page.mouse.move(box.x + box.width * 0.12, box.y + box.height * 0.5);

@@ -63,7 +63,7 @@ test('the whole way, from a picture to a library and back from its file', async 
   const saved = await (await page.request.get(`${app.url}/api/libraries/${libraryId}`)).json();
   expect(saved.swatches.map((swatch: { name: string }) => swatch.name)).toContain('cabin red');
 
-  await page.getByRole('button', { name: 'Carry out, print or give' }).click();
+  await page.getByRole('button', { name: 'Export, print or share' }).click();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: /Bold Prism library/ }).click();
   const file = await download;
@@ -78,7 +78,7 @@ test('the whole way, from a picture to a library and back from its file', async 
   await expect(page.getByRole('heading', { name: /Wet dusk/ })).toBeVisible();
 
   await drop(page, 'brought back.prism.json', bytes, 'application/json');
-  await page.getByRole('button', { name: 'Bring in one library' }).click();
+  await page.getByRole('button', { name: 'Import one library' }).click();
   await expect(page.getByRole('heading', { name: /Wet dusk/ })).toHaveCount(2);
   const all = await (await page.request.get(`${app.url}/api/libraries`)).json();
   const back = all.find((one: { id: string }) => one.id !== libraryId);

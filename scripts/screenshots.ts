@@ -57,16 +57,16 @@ const SHOTS: Shot[] = [
   },
   {
     name: 'desk-light',
-    take: (page) => openStudy(page, 'Ticket hall at noon', 'step=values&topic=light&wipe=0.4'),
+    take: (page) => openStudy(page, 'Ticket hall at noon', 'step=values&tab=light&wipe=0.4'),
   },
   {
     name: 'desk-focus',
     take: (page) =>
-      openStudy(page, 'Lower station, rain at dusk', 'step=values&topic=focus&lens=edges'),
+      openStudy(page, 'Lower station, rain at dusk', 'step=values&tab=focus&lens=edges'),
   },
   {
     name: 'desk-greys',
-    take: (page) => openStudy(page, 'Ticket hall at noon', 'step=values&topic=brightness'),
+    take: (page) => openStudy(page, 'Ticket hall at noon', 'step=values&tab=greys'),
   },
   {
     name: 'desk-colours',
@@ -74,7 +74,7 @@ const SHOTS: Shot[] = [
   },
   {
     name: 'desk-harmony',
-    take: (page) => openStudy(page, 'Slate terrace, evening', 'step=colours&aspect=harmony'),
+    take: (page) => openStudy(page, 'Slate terrace, evening', 'step=colours&tab=harmony'),
   },
   {
     name: 'desk-hidden',
@@ -82,7 +82,7 @@ const SHOTS: Shot[] = [
   },
   {
     name: 'desk-hidden-map',
-    take: (page) => openStudy(page, 'Fog at the passing loop', 'step=hidden&sight=map'),
+    take: (page) => openStudy(page, 'Fog at the passing loop', 'step=hidden&lens=map'),
   },
   {
     name: 'desk-palette',
@@ -94,11 +94,11 @@ const SHOTS: Shot[] = [
   {
     name: 'desk-fit',
     take: (page) =>
-      openStudy(page, 'Lower station, rain at dusk', 'step=palette&craft=fit&wipe=0.4'),
+      openStudy(page, 'Lower station, rain at dusk', 'step=palette&tab=test&wipe=0.4'),
   },
   {
     name: 'desk-ladder',
-    take: (page) => openStudy(page, 'Winch room by lamplight', 'step=palette&craft=build'),
+    take: (page) => openStudy(page, 'Winch room by lamplight', 'step=palette&tab=build'),
   },
   {
     name: 'series',
@@ -126,7 +126,7 @@ const SHOTS: Shot[] = [
     name: 'bring-in',
     take: async (page) => {
       await page.goto(`${url}/drawers`);
-      await page.getByRole('button', { name: /^Bring in/ }).click();
+      await page.getByRole('button', { name: /^Import/ }).click();
       await page.getByLabel('Choose library files').setInputFiles({
         name: 'Enamel samples.csv',
         mimeType: 'text/csv',
@@ -134,7 +134,7 @@ const SHOTS: Shot[] = [
           'Nr;Glaze;Fired;L*;a*;b*\n11;kiln white;twice;92,1;0,2;3,4\n12;tram green;once;41,5;-18,2;9,0\n13;signal red;once;38,8;48,6;31,2\n14;night blue;twice;22,0;4,1;-21,7\n',
         ),
       });
-      await page.getByRole('button', { name: 'Bring in one library' }).waitFor();
+      await page.getByRole('button', { name: 'Import one library' }).waitFor();
     },
   },
   {

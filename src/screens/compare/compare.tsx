@@ -111,7 +111,7 @@ function Figures({ studies }: { studies: readonly ComparedStudy[] }) {
       </table>
       <details className="mt-1 border-t">
         <summary className="flex min-h-10 items-center text-sm font-semibold">
-          The tides as a table
+          Hues in light and shadow as a table
         </summary>
         <table className="w-full text-right text-sm">
           <thead className="text-soft">

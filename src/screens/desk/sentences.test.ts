@@ -204,7 +204,7 @@ describe('findings of value', () => {
   it('say which colours brightness misleads about', () => {
     const cause = { family: 'blue', share: 0.2, colour: of('#2030a0'), value: 2, byBrightness: 5 };
     expect(greysSentence({ step: 1, parted: 0.25, causes: [cause] }, MUNSELL_SCALE)).toBe(
-      'By brightness 25 % of it would be read more than a step too light, blue above all: 20 %, by 3.0 steps.',
+      'By misleading grey 25 % of it reads more than a step too light, blue above all: 20 %, by 3.0 steps.',
     );
     expect(greysSentence({ step: 1, parted: 0, causes: [] }, MUNSELL_SCALE)).toMatch(
       /misleads nowhere/,

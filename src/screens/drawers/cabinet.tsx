@@ -144,7 +144,7 @@ export function Cabinet({
         </Link>
         {counts.libraries > 0 && (
           <Button weight="quiet" className="justify-start !px-2" onClick={onCarryAll}>
-            <FolderOutput size={16} aria-hidden /> Carry all out
+            <FolderOutput size={16} aria-hidden /> Export all
           </Button>
         )}
         <Link href="/drawers/keep" className="flex min-h-10 items-center gap-2 px-2 hover:bg-faint">

@@ -29,7 +29,7 @@ export function ChosenBar({ chosen, ...on }: Props) {
           <Button onClick={on.onMerge}>Merge</Button>
         </>
       )}
-      <Button onClick={on.onCarryOut}>Carry out</Button>
+      <Button onClick={on.onCarryOut}>Export</Button>
       <Button onClick={on.onMove}>Put in a folder</Button>
       <Button onClick={on.onRemove}>Into the bin</Button>
       <Button weight="quiet" className="ml-auto" onClick={on.onNone}>

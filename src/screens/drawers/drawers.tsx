@@ -196,7 +196,7 @@ export function Drawers({ asked, first, facets, folders, saved, counts }: Drawer
             className="h-9 min-h-9 whitespace-nowrap max-sm:ml-auto"
           >
             <span>
-              Bring in<span className="max-sm:hidden"> swatches</span>
+              Import<span className="max-sm:hidden"> swatches</span>
             </span>
           </Button>
         </TopLine>

@@ -16,7 +16,7 @@ export function FirstDrawer({ binned, onBringIn }: { binned: number; onBringIn: 
         a picture of a swatch card.
       </p>
       <Button weight="strong" className="mt-6" onClick={onBringIn}>
-        Bring in swatches
+        Import swatches
       </Button>
       {binned > 0 && (
         <p className="mt-6 text-soft">

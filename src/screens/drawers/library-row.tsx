@@ -124,7 +124,7 @@ export function LibraryRow({ library, folder, chosen, ordering, onChoose, action
           }
           items={[
             { title: 'Open', onSelect: () => actions.open(library) },
-            { title: 'Carry out …', onSelect: () => actions.carryOut(library) },
+            { title: 'Export …', onSelect: () => actions.carryOut(library) },
             { title: 'Duplicate', onSelect: () => actions.duplicate(library) },
             { title: 'Put in a folder …', onSelect: () => actions.moveTo(library) },
             { title: 'Into the bin', onSelect: () => actions.remove(library) },

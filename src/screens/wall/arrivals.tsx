@@ -29,7 +29,7 @@ export function Arrivals({ arrivals }: { arrivals: readonly Arrival[] }) {
                 {WORDS[arrival.progress.stage]}
               </p>
               <progress
-                aria-label={`Bringing in ${arrival.name}`}
+                aria-label={`Importing ${arrival.name}`}
                 value={arrival.progress.done}
                 max={1}
                 className="h-1 grow"

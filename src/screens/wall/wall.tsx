@@ -74,7 +74,7 @@ export function Wall({ studies }: { studies: Card[] }) {
         />
         <Button weight="strong" onClick={open} className="h-9 min-h-9 whitespace-nowrap">
           <span>
-            Bring in<span className="max-sm:hidden"> a picture</span>
+            Import<span className="max-sm:hidden"> a picture</span>
           </span>
         </Button>
       </TopLine>

@@ -48,7 +48,7 @@ export async function readLibrary(
     const format = from && isText(from) ? from : formatOf(fileName, text);
     if (!format)
       throw new LibraryFileError(
-        'Neither its name nor what is in it says which format this is. Bring in one of the formats that libraries are carried out to, a picture of a swatch card, or a text with colours in it.',
+        'Neither its name nor what is in it says which format this is. Import one of the formats that libraries are exported to, a picture of a swatch card, or a text with colours in it.',
       );
     if (format === csv) {
       const table = readTable(text);

@@ -38,7 +38,7 @@ async function checkPictures(faults: string[]): Promise<number> {
       continue;
     }
     if (bytes.original.length !== size || sha256(bytes.original) !== hash)
-      faults.push(`The original of “${name}” is not the file that was brought in.`);
+      faults.push(`The original of “${name}” is not the file that was imported.`);
     for (const rendition of ['working', 'thumbnail'] as const) {
       const opens = await sharp(bytes[rendition], { failOn: 'truncated' })
         .stats()

@@ -129,7 +129,7 @@ function contentOf(fileName: string, found: LibraryFile): LibraryContent {
   const file = withoutNul(found);
   const stem = fileName.replace(/^.*[\\/]/, '').replace(/(\.prism|\.tokens)?\.[a-z0-9]{1,6}$/i, '');
   return libraryContentSchema.parse({
-    name: (file.name.trim() || stem.trim() || 'Brought in').slice(0, 200),
+    name: (file.name.trim() || stem.trim() || 'Imported').slice(0, 200),
     note: file.note,
     tags: file.tags.map((tag) => tag.trim()).filter(Boolean),
     swatches: file.swatches.map((entry) => ({

@@ -9,7 +9,7 @@ export const refusal = {
   empty: () =>
     new ServiceError(
       'empty',
-      `The file is empty. ${NOTHING_KEPT} Save the picture again and bring in the new file.`,
+      `The file is empty. ${NOTHING_KEPT} Save the picture again and import the new file.`,
       400,
     ),
   tooManyBytes: () =>
@@ -27,7 +27,7 @@ export const refusal = {
   notAPicture: () =>
     new ServiceError(
       'not-a-picture',
-      `This is not a picture that can be read. ${NOTHING_KEPT} Bring in a ${KINDS} file.`,
+      `This is not a picture that can be read. ${NOTHING_KEPT} Import a ${KINDS} file.`,
       415,
     ),
   truncated: () =>

@@ -172,7 +172,7 @@ export function LibraryPage({ library, opened: first }: Props) {
             </Link>
           )}
           <Button weight="strong" onClick={() => setCarrying(true)}>
-            Carry out, print or give
+            Export, print or share
           </Button>
           <div className="grid grid-cols-2 gap-2">
             <Button onClick={() => void duplicate()}>Duplicate</Button>

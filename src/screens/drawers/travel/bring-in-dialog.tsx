@@ -64,7 +64,7 @@ export function BringInDialog({
         onClose();
       }}
       wide
-      title={waiting.length === 0 ? 'Bring in swatches' : 'Before they are brought in'}
+      title={waiting.length === 0 ? 'Import swatches' : 'Before they are imported'}
       about={
         waiting.length === 0
           ? 'Nothing is stored before you have seen it.'
@@ -124,9 +124,7 @@ export function BringInDialog({
             disabled={wanted.length === 0 || unnamed || storing}
             onClick={() => void store()}
           >
-            {storing
-              ? 'Bringing in …'
-              : `Bring in ${several(wanted.length, 'library', 'libraries')}`}
+            {storing ? 'Importing …' : `Import ${several(wanted.length, 'library', 'libraries')}`}
           </Button>
           <Button weight="quiet" onClick={() => files.drop()}>
             Leave them
@@ -158,7 +156,7 @@ function WaitingLibrary({ waiting: { read, wanted, file }, onChange, onTell }: W
         </p>
         {fault && (
           <p role="alert" className="mt-1">
-            {content ? '' : 'Not to be brought in. '}
+            {content ? '' : 'Not to be imported. '}
             {fault}
           </p>
         )}

@@ -32,8 +32,8 @@ export function CarryOutDialog({ libraries, onClose }: Props) {
       wide
       title={
         one
-          ? `Carry out “${one.name}”`
-          : `Carry out ${libraries === 'all' ? 'all' : some.length} libraries`
+          ? `Export “${one.name}”`
+          : `Export ${libraries === 'all' ? 'all' : some.length} libraries`
       }
       about={
         one

@@ -117,7 +117,7 @@ describe('findings of colour', () => {
     ];
     const reading = { outside, round: [], coloured: 0.5 };
     expect(harmonySentence({ ...reading, fits: [fit('triad', 80), fit('complement', 77)] })).toBe(
-      'It is nearest to triad (80 of 100) or complement (77). Green stands outside: 1 %, an accent.',
+      'It is nearest to triad (80 of 100) or complement (77). Green stands outside the scheme: 1 %, an accent.',
     );
     expect(
       harmonySentence({ ...reading, outside: [], fits: [fit('triad', 80), fit('complement', 60)] }),

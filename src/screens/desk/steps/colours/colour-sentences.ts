@@ -84,7 +84,7 @@ export function harmonySentence({ fits, outside, coloured }: HarmonyReading): st
       ? ` or ${second.scheme} (${Math.round(second.fit)})`
       : '';
   const breaks = outside[0]
-    ? ` ${capital(outside[0].family)} stands outside: ${percent(outside[0].share)}, ${outside[0].kind === 'accent' ? 'an accent' : 'a stray'}.`
+    ? ` ${capital(outside[0].family)} stands outside the scheme: ${percent(outside[0].share)}${outside[0].kind === 'accent' ? ', an accent' : ''}.`
     : '';
   return `It is nearest to ${best.scheme} (${Math.round(best.fit)} of 100)${also}.${breaks}`;
 }
@@ -97,6 +97,6 @@ export function renamed(reading: readonly ReadsAs[]): ReadsAs[] {
 /** Which grey is pushed most by its surround. */
 export function readsAsSentence(reading: readonly ReadsAs[]): string {
   const [most] = reading;
-  if (!most) return 'No near-neutral here is pushed anywhere by what surrounds it.';
+  if (!most) return 'No near-neutral here reads as anything else beside what surrounds it.';
   return `${capital(shortName(most.colour))}, ${placeWords(most.place)}, reads as ${colourName(most.reads)} beside ${shortName(most.surround)}: an estimate.`;
 }

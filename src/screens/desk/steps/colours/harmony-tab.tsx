@@ -51,7 +51,7 @@ export function HarmonyTab({ reading: { harmony: reading } }: { reading: ColourS
                   colours={[colour]}
                   aside={`${percent(share)}, ${Math.round(distance)}°`}
                 >
-                  {capital(family)}, {kind === 'accent' ? 'an accent' : 'a stray'}
+                  {capital(family)}, {kind === 'accent' ? 'an accent' : 'outside the scheme'}
                 </SwatchLine>
               ))}
             </Section>

@@ -16,7 +16,7 @@ import { SheetDialog } from './sheet-dialog';
 type Step = (typeof PUSH_STEPS)[number];
 const STEP_WORDS: Record<Step, string> = {
   reading: 'Reading the original',
-  pushing: 'Pushing it tile by tile',
+  pushing: 'Strengthening it tile by tile',
   writing: 'Writing the PNG',
 };
 
@@ -54,7 +54,7 @@ export function ExportPicture() {
       if (!whole) throw new Error('The picture did not arrive whole. Nothing was kept; try again.');
       keepFile(
         new Blob(pieces, { type: 'image/png' }),
-        fileName(document.title, 'quiet colours pushed', 'png'),
+        fileName(document.title, 'quiet colours strengthened', 'png'),
       );
     } catch (error) {
       if (stopper.signal.aborted) say('Stopped. Nothing was written.');
@@ -66,7 +66,7 @@ export function ExportPicture() {
   };
 
   return (
-    <Section title="Carry out" aside="sRGB, original size">
+    <Section title="Export" aside="sRGB, original size">
       {progress ? (
         <div className="pt-1">
           <div className="flex items-center gap-3">

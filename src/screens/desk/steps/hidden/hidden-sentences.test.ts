@@ -9,6 +9,7 @@ import {
   hiddenSentence,
   guardSentence,
   lockSentence,
+  shiftWord,
   sureWord,
 } from './hidden-sentences';
 import { leaveAloneSentence } from './leave-alone-sentence';
@@ -42,7 +43,13 @@ describe('what is said of hidden colours', () => {
     expect(hiddenSentence([colour('blue', 'upper left'), colour('red', 'at the top')])).toBe(
       'Two quiet colours the eye passes over, blue upper left before all.',
     );
-    expect([0.9, 0.7, 0.5].map(sureWord)).toEqual(['sure', 'likely', 'faint']);
+    expect([2, 7, 13, 30].map(shiftWord)).toEqual([
+      'slight shift',
+      'shift',
+      'clear shift',
+      'strong shift',
+    ]);
+    expect([0.9, 0.7, 0.5].map(sureWord)).toEqual(['quite sure', 'fairly sure', 'not sure']);
   });
 
   it('names figures in every warning', () => {
@@ -71,10 +78,10 @@ describe('what is said of hidden colours', () => {
   it('tells a push and what is kept from it', () => {
     expect(pushWords(NO_PUSH)).toBe('nothing yet');
     expect(pushWords({ lift: 0.1, quiet: 0, spread: 0.5, cast: 'local' })).toBe(
-      'spread 50 % about the cast around each place, all lifted 10 %',
+      'hues parted 50 % about the tint around each place, all strengthened 10 %',
     );
     expect(leaveAloneSentence(DEFAULT_HIDDEN)).toBe(
-      'Nothing is kept back: all that is quiet is pushed.',
+      'Nothing is left alone: all that is quiet is strengthened.',
     );
     const kept = { wheel: 'painters' as const, families: [2] };
     expect(leaveAloneSentence({ ...DEFAULT_HIDDEN, kept })).toBe('Orange stays as it is.');
@@ -84,7 +91,7 @@ describe('what is said of hidden colours', () => {
       only: { kind: 'zone' as const, index: 1 },
     };
     expect(leaveAloneSentence(more)).toBe(
-      'Red-orange and orange stay as they are; only zone 2 is pushed.',
+      'Red-orange and orange stay as they are; only zone 2 is strengthened.',
     );
     const part = { id: 'p', tool: 'brush' as const, radius: 0.02, points: [{ x: 0, y: 0 }] };
     expect(leaveAloneSentence({ ...more, only: { kind: 'all' }, parts: [part] })).toBe(

@@ -23,7 +23,7 @@ const COUNTS = [
 /** What is hidden, in a sentence: how many, and the surest of them. */
 export function hiddenSentence(colours: readonly HiddenColour[]): string {
   if (colours.length === 0)
-    return 'Nothing is hidden here: no part departs from the cast by more than its noise.';
+    return 'Nothing is hidden here: no part departs from the overall tint by more than its noise.';
   const [first, second] = colours;
   const count =
     colours.length === 1 ? 'One quiet colour' : `${COUNTS[colours.length]} quiet colours`;
@@ -33,9 +33,15 @@ export function hiddenSentence(colours: readonly HiddenColour[]): string {
     : `${count} the eye passes over: ${where(first)}.`;
 }
 
+/** How far a colour shifts when it is strengthened, in a word; the ΔE00 stands in the details. */
+export function shiftWord(moved: number): string {
+  if (moved < 4) return 'slight shift';
+  return moved < 10 ? 'shift' : moved < 20 ? 'clear shift' : 'strong shift';
+}
+
 export function sureWord(sureness: number): string {
-  if (sureness >= 0.85) return 'sure';
-  return sureness >= 0.68 ? 'likely' : 'faint';
+  if (sureness >= 0.85) return 'quite sure';
+  return sureness >= 0.68 ? 'fairly sure' : 'not sure';
 }
 
 /** How near a guessed family comes to what a place departs to, which a grey's own reading can't say. */
@@ -51,13 +57,13 @@ export function departureSentence(guessed: number, family: string, wheel: Wheel)
 export function guardSentence(guard: Guard, { before, after, noise, cast }: GuardReading): string {
   switch (guard) {
     case 'shouts':
-      return `${percent(after.shouts)} of the picture is strong or vivid now, where it was ${percent(before.shouts)}: when everything shouts, nothing is heard.`;
+      return `${percent(after.shouts)} of the picture is strong or vivid now, where it was ${percent(before.shouts)}: when everything is loud, nothing stands out.`;
     case 'greens':
-      return `${percent(after.greens)} are greens past what foliage does. Keep green as it is, or push less.`;
+      return `${percent(after.greens)} are greens past what foliage does. Leave green alone, or strengthen less.`;
     case 'no neutrals':
       return `${capital(percent(after.neutral))} is still neutral, where it was ${percent(before.neutral)}. Leave some, so that colour has something to stand against.`;
     case 'noise':
-      return `Noise is high here (${noise.toFixed(3)} in a and b): what is pushed may be the camera’s, not the place’s.`;
+      return `Noise is high here (${noise.toFixed(3)} in a and b): what is strengthened may be the camera’s, not the place’s.`;
     case 'lossy':
       return 'The file is a JPEG of low quality: it has rounded quiet colours off. Look for a better copy before trusting these.';
     case 'cast':

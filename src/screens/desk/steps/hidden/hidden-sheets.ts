@@ -16,7 +16,7 @@ import {
 
 const HEAD = 100;
 const ROW = 66;
-const ABOUT = 'As it is on the left, pushed on the right; the number is its place.';
+const ABOUT = 'As it is on the left, strengthened on the right; the number is its place.';
 
 /** Columns of the list on a paper so wide: as many as leave room for the words. */
 const columnsOf = (width: number) => Math.max(1, Math.floor((width - 2 * MARGIN) / 520));

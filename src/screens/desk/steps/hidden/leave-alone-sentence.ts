@@ -14,9 +14,10 @@ export function leaveAloneSentence({ kept, parts, only }: HiddenSettings): strin
     only.kind === 'all'
       ? ''
       : only.kind === 'side'
-        ? `only the ${only.side === 'light' ? 'lights are' : 'shadows are'} pushed`
-        : `only zone ${only.index + 1} is pushed`;
-  if (keeps.length === 0 && !where) return 'Nothing is kept back: all that is quiet is pushed.';
+        ? `only the ${only.side === 'light' ? 'lights are' : 'shadows are'} strengthened`
+        : `only zone ${only.index + 1} is strengthened`;
+  if (keeps.length === 0 && !where)
+    return 'Nothing is left alone: all that is quiet is strengthened.';
   const many = kept.families.length + parts.length > 1;
   const stays =
     keeps.length > 0 ? `${listed(keeps)} ${many ? 'stay as they are' : 'stays as it is'}` : '';

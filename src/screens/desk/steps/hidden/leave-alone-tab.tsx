@@ -34,8 +34,8 @@ export function LeaveAloneTab() {
   return (
     <>
       <Finding>{leaveAloneSentence(hidden)}</Finding>
-      <Section title="Families kept" aside={wheel.title}>
-        <div className="grid grid-cols-3 gap-1" role="group" aria-label="Families kept as they are">
+      <Section title="Families left alone" aside={wheel.title}>
+        <div className="grid grid-cols-3 gap-1" role="group" aria-label="Families left alone">
           {wheel.families.map((family, index) => (
             <button
               key={family}
@@ -50,7 +50,7 @@ export function LeaveAloneTab() {
         </div>
       </Section>
       <Section
-        title="Parts kept"
+        title="Parts left alone"
         aside={hidden.parts.length > 0 ? `${hidden.parts.length} drawn` : 'skin, a white wall'}
       >
         <div className="flex flex-col gap-2 pt-1">
@@ -58,10 +58,10 @@ export function LeaveAloneTab() {
           <BrushWidth />
         </div>
       </Section>
-      <Section title="Pushed at all">
+      <Section title="Where it works">
         <div className="flex pt-1">
           <Select
-            label="Where it is pushed"
+            label="Where colours are strengthened"
             value={chosen.value}
             options={choices.map(({ value, title }) => ({ value, title }))}
             onChange={(value) => {
@@ -71,7 +71,7 @@ export function LeaveAloneTab() {
           />
         </div>
       </Section>
-      <Button onClick={() => change(protectNothing)}>Protect nothing</Button>
+      <Button onClick={() => change(protectNothing)}>Leave nothing alone</Button>
     </>
   );
 }

@@ -8,7 +8,7 @@ import { Button } from '@/ui/button';
 import { capital, percent } from '@/ui/words';
 import { Finding } from '../../panel/panel-parts';
 import { Pointing } from '../../panel/pointing';
-import { hiddenSentence, sureWord } from './hidden-sentences';
+import { hiddenSentence, shiftWord, sureWord } from './hidden-sentences';
 import { MapDialog } from './map-dialog';
 import { Riddle } from './riddle';
 import { useAddHidden, type Halves } from './use-add-hidden';
@@ -42,7 +42,7 @@ export function ListTab() {
       {colours.length > 0 && (
         <>
           <p className="border-b pb-1 text-sm text-soft">
-            As it is and as pushed; click a colour, or + for both, to add it.
+            As it is and strengthened; click a colour, or + for both, to add it.
           </p>
           <ol className="mb-3">
             {colours.map((colour, i) => (
@@ -57,7 +57,7 @@ export function ListTab() {
               Map to print …
             </Button>
             <Button className="grow" onClick={() => setRiddle(0)}>
-              What is this?
+              Test my eye
             </Button>
           </div>
         </>
@@ -66,6 +66,12 @@ export function ListTab() {
     </>
   );
 }
+
+/** The two halves of a pair as they are said. */
+const HALF_WORDS: Record<Exclude<Halves, 'both'>, string> = {
+  'as it is': 'as it is',
+  pushed: 'strengthened',
+};
 
 interface RowProps {
   colour: HiddenColour;
@@ -84,8 +90,8 @@ function Row({ colour, index, onAdd }: RowProps) {
           <button
             key={half}
             type="button"
-            aria-label={`Add ${words}, ${half}`}
-            title={`Add it ${half}`}
+            aria-label={`Add ${words}, ${HALF_WORDS[half]}`}
+            title={`Add it ${HALF_WORDS[half]}`}
             className="h-11 w-10"
             style={{ background: hexFromOklab(half === 'pushed' ? colour.pushed : colour.colour) }}
             onClick={() => onAdd(half)}
@@ -98,9 +104,9 @@ function Row({ colour, index, onAdd }: RowProps) {
         </span>
         <span
           className="block text-[13px] text-soft"
-          title={`Off the cast by ${departure.toFixed(3)} in a and b, moved by ΔE00 ${moved.toFixed(1)}, sureness ${sureness.toFixed(2)}`}
+          title={`Off the overall tint by ${departure.toFixed(3)} in a and b, shifted by ΔE00 ${moved.toFixed(1)}, sureness ${sureness.toFixed(2)}`}
         >
-          {percent(share)}, moved {moved.toFixed(0)}, {sureWord(sureness)}
+          {percent(share)}, {shiftWord(moved)}, {sureWord(sureness)}
         </span>
       </Pointing>
       <Button

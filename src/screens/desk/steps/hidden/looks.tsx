@@ -28,7 +28,7 @@ export function Looks() {
   return (
     <Section
       title="Looks"
-      aside={looks.length > 0 ? `${looks.length} kept` : 'pushes under a name'}
+      aside={looks.length > 0 ? `${looks.length} kept` : 'settings under a name'}
     >
       <ul>
         {looks.map((look) => (
@@ -61,7 +61,7 @@ export function Looks() {
       >
         <input
           aria-label="Name of the look"
-          placeholder="A name for this push"
+          placeholder="A name for this look"
           maxLength={80}
           value={name}
           onChange={(event) => setName(event.target.value)}

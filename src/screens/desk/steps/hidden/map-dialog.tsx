@@ -33,7 +33,7 @@ export function MapDialog({ colours, onClose }: Props) {
       wide
       onClose={onClose}
       title="Map of hidden colours"
-      about="Each region flat in its pushed colour, numbered as in the list; the rest pale in its values."
+      about="Each region flat in its strengthened colour, numbered as in the list; the rest pale in its values."
     >
       <SheetPreview
         sheet={sheet}

@@ -40,7 +40,7 @@ export function Riddle({ colour, index, onNext, onClose }: Props) {
   if (!shown)
     return (
       <>
-        <Finding>What is this? It lies {colour.place}.</Finding>
+        <Finding>Test my eye: what lies {colour.place}?</Finding>
         <Guess
           ready
           onGuess={(answers) => {
@@ -65,7 +65,7 @@ export function Riddle({ colour, index, onNext, onClose }: Props) {
         ))}
       </div>
       <p className="text-[15px] leading-snug">
-        As it is: {colourName(colour.colour)}. Pushed: {colourName(colour.pushed)}.
+        As it is: {colourName(colour.colour)}. Strengthened: {colourName(colour.pushed)}.
       </p>
       {scores && (
         <p className="mt-2 font-serif text-[17px] leading-tight" role="status">

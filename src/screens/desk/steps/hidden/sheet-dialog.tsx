@@ -25,7 +25,7 @@ export function SheetDialog({ onClose }: { onClose: () => void }) {
   const sheet = useMemo(
     () =>
       canvas && pushed && colours
-        ? beforeAfterSheet(title, `Quiet colours pushed: ${words}.`, canvas, pushed, colours)
+        ? beforeAfterSheet(title, `Quiet colours strengthened: ${words}.`, canvas, pushed, colours)
         : null,
     [title, words, canvas, pushed, colours],
   );
@@ -35,7 +35,7 @@ export function SheetDialog({ onClose }: { onClose: () => void }) {
       wide
       onClose={onClose}
       title="Before and after"
-      about="The picture as it came and as it is pushed, with what was found."
+      about="The picture as it came and strengthened, with its hidden colours."
     >
       <SheetPreview
         sheet={sheet}

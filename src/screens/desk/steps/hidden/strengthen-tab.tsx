@@ -5,7 +5,7 @@ import { CASTS, WAYS, type Way } from '@/core/amplify/push';
 import { withPush } from '@/study/hidden-edits';
 import { Choice } from '@/ui/choice';
 import { Slider } from '@/ui/slider';
-import { percent } from '@/ui/words';
+import { percent, several } from '@/ui/words';
 import { useDesk, useDeskStore, useDocument } from '../../desk-store';
 import { usePushSettings } from '../../push-settings';
 import { useAnswer } from '../../use-answer';
@@ -15,9 +15,9 @@ import { calmSentence, guardSentence, lockSentence } from './hidden-sentences';
 import { Looks } from './looks';
 
 const TITLES: Record<Way, string> = {
-  spread: 'Spread',
-  quiet: 'Lift the quiet',
-  lift: 'Lift all',
+  spread: 'Part the hues',
+  quiet: 'Strengthen greys',
+  lift: 'Strengthen all',
 };
 
 /** The three ways to push, what they do to the whole, and what is kept of them. */
@@ -47,11 +47,11 @@ export function StrengthenTab() {
           />
         ))}
         <Choice
-          label="Spread about the cast"
+          label="Hues are parted from"
           value={push.cast}
           options={CASTS.map((value) => ({
             value,
-            title: { global: 'of the whole', local: 'around each place' }[value],
+            title: { global: 'the overall tint', local: 'the tint around' }[value],
           }))}
           onChange={(cast) => change((document) => withPush(document, { cast }))}
         />
@@ -70,13 +70,13 @@ function Guards() {
   const [rested, setRested] = useState(settings);
   if (!sliding && rested !== settings) setRested(settings);
   const { value: reading, stale } = useAnswer<'guards'>({ kind: 'guards', settings: rested });
-  if (!reading) return <Finding>Weighing what the push does …</Finding>;
+  if (!reading) return <Finding>Looking at what it does to the whole …</Finding>;
   const { guards, lock } = reading;
   const [gravest, ...others] = guards.warnings;
   return (
     <Section
       title="In bounds"
-      aside={gravest ? `${guards.warnings.length} to mind` : 'nothing to mind'}
+      aside={gravest ? several(guards.warnings.length, 'warning') : 'no warnings'}
     >
       <p
         className="mb-1 font-serif text-[19px] leading-[1.18] text-pretty"

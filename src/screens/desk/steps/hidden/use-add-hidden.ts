@@ -33,7 +33,7 @@ export function useAddHidden() {
           ...plain,
           id: newId(),
           colour: one.pushed,
-          note: `What to put down: ${where}, pushed (${pushWords(push)}).`,
+          note: `What to put down: ${where}, strengthened (${pushWords(push)}).`,
         },
       ];
       if (halves === 'both') return pair;

@@ -12,7 +12,7 @@ const TITLES: Record<Build, string> = {
   ladder: 'ladder',
   harmony: 'harmony',
   derived: 'derived',
-  limited: 'limited',
+  limited: 'limited palette',
 };
 
 const FORMS: Record<Build, () => React.ReactNode> = {

@@ -21,7 +21,7 @@ export function DerivedForm() {
   const { settings } = useSettings();
   const [amount, setAmount] = useState(DEFAULT_DERIVED.amount);
   const [warmth, setWarmth] = useState(DEFAULT_DERIVED.warmth);
-  if (!key) return <Finding>Take a colour first: the others follow from it.</Finding>;
+  if (!key) return <Finding>Pick a colour first: the others follow from it.</Finding>;
   const wheel = wheelOf(settings.wheel);
   return (
     <>

@@ -38,7 +38,7 @@ export function HarmonyForm() {
   const reading = useAnswer<'values'>({ kind: 'values', settings: zones, quick: false }).value;
   const [scheme, setScheme] = useState<SchemeName>('triad');
   const [plan, setPlan] = useState<'picture' | 'even'>('picture');
-  if (!key) return <Finding>Take a colour first: a harmony is built about one.</Finding>;
+  if (!key) return <Finding>Pick a colour first: a harmony is built about one.</Finding>;
 
   const count = OFFSETS[scheme].length;
   const means = reading?.zones.filter(({ share }) => share > 0).map(({ mean }) => mean) ?? [];
@@ -69,7 +69,7 @@ export function HarmonyForm() {
       {set && (
         <Section title="The harmony" aside="its colours are linked">
           <Slider
-            label="Turn all"
+            label="Rotate all hues"
             words={turnWords(shown.turn)}
             min={-6}
             max={6}
@@ -80,8 +80,8 @@ export function HarmonyForm() {
           {OFFSETS[shown.scheme].map((_, i) => (
             <Slider
               key={i}
-              label={`Turn ${i + 1}`}
-              said={`Turn colour ${i + 1}, ${families[i]}`}
+              label={`Rotate ${families[i]}`}
+              said={`Rotate colour ${i + 1}, ${families[i]}`}
               words={turnWords(shown.turns[i] ?? 0)}
               min={-3}
               max={3}

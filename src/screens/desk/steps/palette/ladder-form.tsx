@@ -20,7 +20,7 @@ export function LadderForm() {
   const key = useKeySwatch();
   const set = useSet('ladder');
   const { settings } = useSettings();
-  if (!key) return <Finding>Take a colour first: a ladder is built from one.</Finding>;
+  if (!key) return <Finding>Pick a colour first: a ladder is built from one.</Finding>;
   const adjust = (part: Partial<Ladder['settings']>) =>
     set &&
     palette.change(
@@ -40,7 +40,7 @@ export function LadderForm() {
     <>
       <Finding>
         {set
-          ? `A ladder of ${several(steps, 'tone')} from value ${valueWords(from, settings.scale)} to ${valueWords(to, settings.scale)}; swing it and all of them move.`
+          ? `A ladder of ${several(steps, 'tone')} from value ${valueWords(from, settings.scale)} to ${valueWords(to, settings.scale)}; rotate its hue and all of them move.`
           : `A ladder takes “${key.name}” from dark to light at even values.`}
       </Finding>
       <Steps
@@ -59,8 +59,7 @@ export function LadderForm() {
             onChange={(next) => adjust({ steps: next })}
           />
           <Slider
-            label="Swing"
-            said="Swing of the hue"
+            label="Rotate hue"
             words={`${swing}°`}
             min={-180}
             max={180}
@@ -68,9 +67,8 @@ export function LadderForm() {
             onChange={(next) => adjust({ swing: next })}
           />
           <Slider
-            label="Drift"
-            said="Drift: warm lights and cool darks, or the reverse"
-            words={drift === 0 ? 'none' : `${Math.abs(drift)}° ${drift > 0 ? 'warm' : 'cool'}`}
+            label="Warm lights, cool darks"
+            words={drift === 0 ? 'none' : `${drift < 0 ? 'reversed, ' : ''}${Math.abs(drift)}°`}
             min={-60}
             max={60}
             value={drift}
@@ -86,7 +84,7 @@ export function LadderForm() {
             onChange={(next) => adjust({ intensity: next })}
           />
           <Slider
-            label="Dull ends"
+            label="Grey the ends"
             words={`${Math.round(taper * 100)} %`}
             min={0}
             max={1}

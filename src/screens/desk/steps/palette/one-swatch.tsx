@@ -18,6 +18,14 @@ import { useDeskStore, useDocument } from '../../desk-store';
 import { newId, usePalette } from '../../use-palette';
 import { Fold, Section } from '../../panel/panel-parts';
 
+const ORIGINS: Record<TraySwatch['origin'], string> = {
+  extracted: 'extracted',
+  picked: 'picked',
+  'brought in': 'imported',
+  built: 'built',
+  merged: 'merged',
+};
+
 /** Everything about one swatch of the tray. */
 export function OneSwatch({ swatch }: { swatch: TraySwatch }) {
   const palette = usePalette();
@@ -32,7 +40,7 @@ export function OneSwatch({ swatch }: { swatch: TraySwatch }) {
   const others = swatches.filter(({ id }) => id !== swatch.id).map((other) => other.name);
   const [suggested] = paletteNames([swatch.colour], others);
   const facts = [
-    swatch.origin,
+    ORIGINS[swatch.origin],
     swatch.share !== null && percent(swatch.share),
     swatch.spread !== null && `spread ${swatch.spread.toFixed(1)}`,
   ];

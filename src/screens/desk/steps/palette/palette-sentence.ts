@@ -54,7 +54,7 @@ export function proportionSentence(
   swatches: readonly TraySwatch[],
   { weights, parts }: Proportion,
 ): string {
-  if (swatches.length === 0) return 'No colours yet to weigh.';
+  if (swatches.length === 0) return 'No colours yet to compare.';
   const shares = swatches.map(({ share }) => share ?? 0);
   const largest = shares.indexOf(Math.max(...shares));
   const heaviest = weights.indexOf(Math.max(...weights));

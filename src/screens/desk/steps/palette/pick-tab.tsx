@@ -125,14 +125,14 @@ export function PickTab() {
             { value: 'picture', title: 'picture' },
             { value: 'squint', title: 'squint' },
             { value: 'zones', title: 'zones' },
-            { value: 'pushed', title: 'pushed' },
+            { value: 'pushed', title: 'strengthened' },
           ]}
           onChange={(from) => look({ pickFrom: from })}
         />
         {pickFrom === 'pushed' && (
           <p className="mt-1 flex items-center gap-2 text-sm leading-snug text-soft">
             <span className="grow">
-              Pushed: {pushWords(push)}. Extraction takes these colours too.
+              Strengthened: {pushWords(push)}. Extraction takes these colours too.
             </span>
             <Button weight="quiet" onClick={() => goFor(steps, 'strengthen', store.getState())}>
               Change

@@ -25,13 +25,11 @@ export function TestTab() {
     colours.length > 0 ? { kind: 'fit', colours } : null,
   );
   if (colours.length === 0)
-    return (
-      <Finding>Take some colours first: there is nothing to hold the picture against.</Finding>
-    );
+    return <Finding>Pick some colours first: there is nothing to test on the picture.</Finding>;
   return (
     <>
       <Finding stale={stale}>
-        {fit ? testSentence(fit, colours.length) : 'Holding the palette against it …'}
+        {fit ? testSentence(fit, colours.length) : 'Testing the palette on it …'}
       </Finding>
       <div className="mb-3">
         <Choice

@@ -6,9 +6,9 @@ import { percent, stepWords } from '@/ui/words';
 export function greysSentence({ parted, causes }: BrightnessReading, scale: ValueScale): string {
   const [most] = causes;
   if (!most || parted < 0.005)
-    return 'Brightness misleads nowhere here: no colour is strong enough to part the two greys by a step.';
+    return 'Neither grey misleads here: no colour is strong enough to part the two by a step.';
   return (
-    `By brightness ${percent(parted)} of it would be read more than a step too light, ` +
+    `By misleading grey ${percent(parted)} of it reads more than a step too light, ` +
     `${most.family} above all: ${percent(most.share)}, by ${stepWords(most.byBrightness - most.value, scale)}.`
   );
 }

@@ -27,11 +27,11 @@ export function GreysTab() {
         {greysSentence(reading, settings.scale)}
       </Finding>
       <p className="mb-3 text-[15px] text-soft">
-        Lightness is how light a colour looks; brightness is its largest channel. Where the two
-        greys part by more than a step they are hatched.
+        True grey is how light a colour looks; misleading grey is its largest channel, which many
+        programs show. Where the two differ by more than a step they are hatched.
       </p>
       {causes.length > 0 && (
-        <Section title="What causes it" aside="as it is, by brightness">
+        <Section title="What causes it" aside="true grey, misleading grey">
           {causes.map(({ family, share, colour, value, byBrightness }) => (
             <Pointing
               key={family}

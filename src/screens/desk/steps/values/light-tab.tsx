@@ -29,7 +29,7 @@ export function LightTab() {
   return (
     <>
       <Finding stale={stale} focus={reading?.light ? { kind: 'side', side: 'light' } : null}>
-        {reading ? lightSentence(reading, settings.scale) : 'Parting light from shadow …'}
+        {reading ? lightSentence(reading, settings.scale) : 'Separating light from shadow …'}
       </Finding>
       <LensChoice />
       {reading && <SidesTable reading={reading} />}
@@ -57,7 +57,7 @@ function SidesTable({ reading }: { reading: LightAndShadow }) {
   return (
     <Section
       title="The two families"
-      aside={`parted at ${valueWords(reading.threshold, settings.scale)}`}
+      aside={`divided at ${valueWords(reading.threshold, settings.scale)}`}
     >
       {sides.map(({ side, of }) => (
         <Pointing
@@ -105,9 +105,9 @@ function SidesTable({ reading }: { reading: LightAndShadow }) {
 function Correcting({ corrected, count }: { corrected: number; count: number }) {
   const brush = useDesk((state) => state.brush);
   const { set, change } = useDeskStore().getState();
-  const aside = count === 0 ? 'by the squint alone' : `${percent(corrected)} changed by hand`;
+  const aside = count === 0 ? 'as measured' : `${percent(corrected)} corrected`;
   return (
-    <Section title="Put right by hand" aside={aside}>
+    <Section title="Correct" aside={aside}>
       <div className="flex flex-col gap-2 pt-1">
         <ToolChoice />
         <Choice

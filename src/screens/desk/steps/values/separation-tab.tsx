@@ -45,7 +45,7 @@ export function SeparationTab() {
       </Finding>
       <LensChoice />
       <Section
-        title="Do these two part?"
+        title="Are these two separate?"
         aside={
           <Choice
             label="Between"

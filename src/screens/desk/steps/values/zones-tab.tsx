@@ -67,7 +67,7 @@ export function ZonesTab() {
       />
       {reading && (
         <Section
-          title="Spread of value"
+          title="Range of value"
           aside={`median ${valueWords(reading.median, settings.scale)}`}
         >
           <Histogram
