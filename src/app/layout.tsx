@@ -2,6 +2,7 @@ import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
 import { Toaster } from 'sonner';
 import { getSettings } from '@/server/settings/settings';
+import { QueryProvider } from '@/ui/queries';
 import { SettingsProvider } from '@/ui/settings';
 import './globals.css';
 
@@ -18,7 +19,9 @@ export default async function Layout({ children }: { children: ReactNode }) {
   return (
     <html lang="en" data-surround={settings.surround}>
       <body>
-        <SettingsProvider initial={settings}>{children}</SettingsProvider>
+        <QueryProvider>
+          <SettingsProvider initial={settings}>{children}</SettingsProvider>
+        </QueryProvider>
         <Toaster position="bottom-center" toastOptions={{ unstyled: true, className: 'notice' }} />
       </body>
     </html>

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { errorBodySchema } from './bring-in';
+import { errorBodySchema } from './errors';
 
 /** One line of the answer while the demo is started again. */
 export const demoEventSchema = z.discriminatedUnion('event', [

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { CASTS, type Push } from '@/core/amplify/push';
 import { WHEEL_IDS } from '@/core/colour/wheel';
+import { asOne, asStrokes, byId } from './documents/merge-policy';
 import { strokeSchema } from './strokes';
 
 const fraction = z.number().min(0).max(1);
@@ -34,7 +35,7 @@ export const keptFamiliesSchema = z.object({
 export const lookSchema = z.object({
   id: idSchema,
   name: z.string().trim().min(1).max(80),
-  push: pushSchema,
+  push: asOne(pushSchema),
 });
 export type Look = z.infer<typeof lookSchema>;
 
@@ -42,12 +43,12 @@ export const DEFAULT_PUSH: Push = { lift: 0, quiet: 0, spread: 0.5, cast: 'globa
 
 /** What a study does to its quiet colours. */
 export const hiddenSchema = z.object({
-  push: pushSchema,
-  kept: keptFamiliesSchema,
+  push: asOne(pushSchema),
+  kept: asOne(keptFamiliesSchema),
   /** Parts that a hand keeps from being pushed. */
-  parts: z.array(strokeSchema).max(MAX_PROTECTED_PARTS),
-  only: onlySchema,
-  looks: z.array(lookSchema).max(MAX_LOOKS),
+  parts: asStrokes(z.array(strokeSchema).max(MAX_PROTECTED_PARTS)),
+  only: asOne(onlySchema),
+  looks: byId(z.array(lookSchema).max(MAX_LOOKS)),
 });
 export type HiddenSettings = z.infer<typeof hiddenSchema>;
 

@@ -67,6 +67,6 @@ export const checkSchema = z.object({
   pictures: count,
   studies: count,
   libraries: count,
-  faults: z.array(z.string()),
+  problems: z.array(z.string()),
 });
 export type StoreCheck = z.infer<typeof checkSchema>;

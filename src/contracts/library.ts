@@ -1,6 +1,10 @@
 import { z } from 'zod';
+import { MAX_LIBRARY_SWATCHES } from '@/core/formats/library-file';
 import { ROLES } from '@/core/palette/proportion';
 import { oklabSchema } from './colour';
+import { asOne, byId } from './documents/merge-policy';
+import { readDocument, type VersionedDocument } from './documents/versioned';
+import { LIBRARY_VERSION, libraryUpgrades } from './documents/library-upgrades';
 
 /** Loosely bounded: a place may come from a file, and be of a picture that is not here. */
 export const provenanceSchema = z.object({
@@ -15,27 +19,48 @@ export const provenanceSchema = z.object({
 export const swatchSchema = z.object({
   id: z.string().min(1).max(40),
   name: z.string().trim().min(1, 'A swatch needs a name.').max(200),
-  otherNames: z.array(z.string().trim().min(1).max(200)).max(20).default([]),
+  otherNames: asOne(z.array(z.string().trim().min(1).max(200)).max(20)),
   note: z.string().max(4000),
-  role: z.enum(ROLES).nullable().default(null),
-  colour: oklabSchema,
+  role: z.enum(ROLES).nullable(),
+  colour: asOne(oklabSchema),
   share: z.number().min(0).max(1).nullable(),
-  provenance: provenanceSchema.nullable(),
+  provenance: asOne(provenanceSchema.nullable()),
 });
 export type Swatch = z.infer<typeof swatchSchema>;
 
-export const tagsSchema = z
-  .array(z.string().trim().min(1).max(60))
-  .max(100)
-  .transform((tags) => [...new Set(tags)]);
+export const tagsSchema = asOne(
+  z
+    .array(z.string().trim().min(1).max(60))
+    .max(100)
+    .transform((tags) => [...new Set(tags)]),
+);
 
 export const libraryContentSchema = z.object({
   name: z.string().trim().min(1, 'A library needs a name.').max(200),
   note: z.string().max(4000),
   tags: tagsSchema,
-  swatches: z.array(swatchSchema).max(5000),
+  swatches: byId(z.array(swatchSchema).max(MAX_LIBRARY_SWATCHES)),
 });
 export type LibraryContent = z.infer<typeof libraryContentSchema>;
+
+/** A library as its history keeps it. */
+const storedLibrarySchema = libraryContentSchema.extend({ version: z.literal(LIBRARY_VERSION) });
+export type StoredLibrary = z.infer<typeof storedLibrarySchema>;
+
+export const libraryDocuments: VersionedDocument<StoredLibrary> = {
+  schema: storedLibrarySchema,
+  upgrades: libraryUpgrades,
+};
+
+/** A stored library of whatever version. Throws a ZodError or a RangeError as `readDocument` does. */
+export function readLibraryContent(stored: unknown): LibraryContent {
+  const { version: _, ...content } = readDocument(libraryDocuments, stored);
+  return content;
+}
+
+export function storedLibrary(content: LibraryContent): StoredLibrary {
+  return { ...content, version: LIBRARY_VERSION };
+}
 
 export const librarySchema = libraryContentSchema.extend({
   id: z.string(),

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { errorBodySchema } from './bring-in';
+import { errorBodySchema } from './errors';
 import { keptFamiliesSchema, MAX_PROTECTED_PARTS, onlySchema, pushSchema } from './hidden';
 import { strokeSchema } from './strokes';
 import {

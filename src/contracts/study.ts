@@ -8,6 +8,9 @@ import { LEANS } from '@/core/palette/lean';
 import { DEFAULT_TARGET, ROLES } from '@/core/palette/proportion';
 import { MAX_SQUINT, DEFAULT_SQUINT } from '@/core/picture/squint';
 import { areaSchema, oklabSchema } from './colour';
+import { asOne, asStrokes, byId, derived } from './documents/merge-policy';
+import { readDocument, type VersionedDocument } from './documents/versioned';
+import { STUDY_VERSION, studyUpgrades } from './documents/study-upgrades';
 import { hiddenSchema, DEFAULT_HIDDEN } from './hidden';
 import { MAX_POINTS, strokeSchema } from './strokes';
 
@@ -68,21 +71,18 @@ const leafSwatchSchema = z.object({
   id: idSchema,
   name: z.string().trim().min(1).max(200),
   note: z.string().max(4000),
-  colour: oklabSchema,
+  colour: asOne(oklabSchema),
   /** Share of the picture nearest to it. */
-  share: fraction.nullable(),
+  share: derived(fraction.nullable()),
   locked: z.boolean(),
   origin: z.enum(['extracted', 'picked', 'brought in', 'built', 'merged']),
   /** What it is for. */
-  role: z.enum(ROLES).nullable().default(null),
-  follows: followsSchema.nullable().default(null),
+  role: z.enum(ROLES).nullable(),
+  follows: asOne(followsSchema.nullable()),
   /** The colours that make a picked area's average, the largest first. */
-  components: z
-    .array(z.object({ colour: oklabSchema, share: fraction }))
-    .max(4)
-    .default([]),
+  components: asOne(z.array(z.object({ colour: oklabSchema, share: fraction })).max(4)),
   /** Where it was taken, or where most of it stands. */
-  area: areaSchema.nullable(),
+  area: asOne(areaSchema.nullable()),
   /** Mean CIEDE2000 within the picked area; null for one that was not picked. */
   spread: z.number().min(0).nullable(),
 });
@@ -92,10 +92,11 @@ export interface TraySwatch extends LeafSwatch {
   parts: { at: number; swatch: TraySwatch }[];
 }
 export const traySwatchSchema: z.ZodType<TraySwatch> = leafSwatchSchema.extend({
-  parts: z
-    .array(z.object({ at: z.number().int().min(0), swatch: z.lazy(() => traySwatchSchema) }))
-    .max(MAX_TRAY)
-    .default([]),
+  parts: asOne(
+    z
+      .array(z.object({ at: z.number().int().min(0), swatch: z.lazy(() => traySwatchSchema) }))
+      .max(MAX_TRAY),
+  ),
 });
 
 /** A group of swatches that moves as one: tones of one colour, or the hues of a scheme about a key. */
@@ -103,29 +104,33 @@ export const setSchema = z.discriminatedUnion('kind', [
   z.object({
     id: idSchema,
     kind: z.literal('ladder'),
-    colour: oklabSchema,
-    settings: z.object({
-      steps: z.number().int().min(MIN_STEPS).max(MAX_STEPS),
-      from: munsell,
-      to: munsell,
-      drift: z.number().min(-60).max(60),
-      swing: z.number().min(-180).max(180),
-      intensity: z.number().min(0).max(2),
-      taper: fraction,
-    }),
+    colour: asOne(oklabSchema),
+    settings: asOne(
+      z.object({
+        steps: z.number().int().min(MIN_STEPS).max(MAX_STEPS),
+        from: munsell,
+        to: munsell,
+        drift: z.number().min(-60).max(60),
+        swing: z.number().min(-180).max(180),
+        intensity: z.number().min(0).max(2),
+        taper: fraction,
+      }),
+    ),
   }),
   z.object({
     id: idSchema,
     kind: z.literal('harmony'),
-    colour: oklabSchema,
+    colour: asOne(oklabSchema),
     wheel: z.enum(WHEEL_IDS),
-    settings: z.object({
-      scheme: z.enum(SCHEMES),
-      values: z.array(munsell).min(1).max(12),
-      intensity: fraction,
-      turn: z.number().min(-6).max(6),
-      turns: z.array(z.number().min(-6).max(6)).max(12),
-    }),
+    settings: asOne(
+      z.object({
+        scheme: z.enum(SCHEMES),
+        values: z.array(munsell).min(1).max(12),
+        intensity: fraction,
+        turn: z.number().min(-6).max(6),
+        turns: z.array(z.number().min(-6).max(6)).max(12),
+      }),
+    ),
   }),
 ]);
 export type PaletteSet = z.infer<typeof setSchema>;
@@ -143,12 +148,9 @@ export const valueSettingsSchema = z
     zones: z.number().int().min(MIN_ZONES).max(MAX_ZONES),
     breaks: z.enum(BREAKS),
     /** What parts zones by hand: Munsell values, from dark to light. */
-    thresholds: z
-      .array(z.number().min(0).max(10))
-      .max(MAX_ZONES - 1)
-      .default([]),
+    thresholds: z.array(z.number().min(0).max(10)).max(MAX_ZONES - 1),
     /** The squint that zones are read through, a share of the diagonal. */
-    squint: z.number().min(0).max(MAX_SQUINT).default(DEFAULT_SQUINT),
+    squint: z.number().min(0).max(MAX_SQUINT),
   })
   .refine(({ breaks, thresholds }) => breaks !== 'hand' || thresholds.length > 0, {
     message: 'zones by hand need a threshold',
@@ -156,50 +158,59 @@ export const valueSettingsSchema = z
 
 /**
  * A study as a document: all that the person decided about a picture. Readings are not in it, they
- * follow from it. What is added later has a default, so that reading an old document lifts it;
- * any other change needs a new `version` and a step that lifts.
+ * follow from it. Stored ones are read by `readStudyDocument`; any change of shape is a new version, with
+ * a step in `documents/study-upgrades`.
  */
 export const studyDocumentSchema = z.object({
-  version: z.literal(1),
+  version: z.literal(STUDY_VERSION),
   title: z.string().trim().min(1).max(200),
   maker: z.string().max(200),
   source: z.string().max(1000),
   rights: z.string().max(1000),
   kind: z.enum(KINDS).nullable(),
-  aims: z.array(z.string().trim().min(1).max(120)).max(MAX_AIMS),
-  framing: framingSchema,
-  neutral: neutralPointSchema.nullable(),
-  values: valueSettingsSchema,
+  aims: asOne(z.array(z.string().trim().min(1).max(120)).max(MAX_AIMS)),
+  /** A crop is meant after turning: half of one framing and half of another is neither. */
+  framing: asOne(framingSchema),
+  neutral: asOne(neutralPointSchema.nullable()),
+  values: asOne(valueSettingsSchema),
   /** Corrections of the split into light and shadow, the later over the earlier. */
-  lightAndShadow: z
-    .object({ corrections: z.array(correctionSchema).max(MAX_CORRECTIONS) })
-    .default({ corrections: [] }),
-  hidden: hiddenSchema.default(DEFAULT_HIDDEN),
+  lightAndShadow: z.object({
+    corrections: asStrokes(z.array(correctionSchema).max(MAX_CORRECTIONS)),
+  }),
+  hidden: hiddenSchema,
   palette: z.object({
     count: z.number().int().min(2).max(16),
-    swatches: z.array(traySwatchSchema).max(MAX_TRAY),
+    swatches: byId(z.array(traySwatchSchema).max(MAX_TRAY)),
     /** What extraction looks at most. */
-    lean: z.enum(LEANS).default('balanced'),
+    lean: z.enum(LEANS),
     /** The loop that extraction looks within, on the original; null looks at all. */
-    region: z
-      .array(z.object({ x: z.number(), y: z.number() }))
-      .min(3)
-      .max(MAX_POINTS)
-      .nullable()
-      .default(null),
+    region: asOne(
+      z
+        .array(z.object({ x: z.number(), y: z.number() }))
+        .min(3)
+        .max(MAX_POINTS)
+        .nullable(),
+    ),
     /** What main, second and accent are to take of the three. */
-    target: z
-      .object({ main: fraction, second: fraction, accent: fraction })
-      .default(DEFAULT_TARGET),
-    sets: z.array(setSchema).max(MAX_SETS).default([]),
+    target: asOne(z.object({ main: fraction, second: fraction, accent: fraction })),
+    sets: byId(z.array(setSchema).max(MAX_SETS)),
   }),
 });
 export type StudyDocument = z.infer<typeof studyDocumentSchema>;
 
+export const studyDocuments: VersionedDocument<StudyDocument> = {
+  schema: studyDocumentSchema,
+  upgrades: studyUpgrades,
+};
+
+/** A stored study of whatever version. Throws a ZodError or a RangeError as `readDocument` does. */
+export const readStudyDocument = (stored: unknown): StudyDocument =>
+  readDocument(studyDocuments, stored);
+
 /** The document of a picture that has just been brought in. */
 export function newDocument(title: string): StudyDocument {
   return {
-    version: 1,
+    version: STUDY_VERSION,
     title,
     maker: '',
     source: '',

@@ -1,5 +1,5 @@
 import { ZodError } from 'zod';
-import type { ErrorBody } from '@/contracts/bring-in';
+import type { ErrorBody } from '@/contracts/errors';
 
 /**
  * The one kind of error that services throw: a code for programs, a sentence for the person (what

@@ -2,7 +2,7 @@ import sharp from 'sharp';
 import { oklabFromBytes, type Bytes } from '@/core/colour/hex';
 import { DEFAULT_HIDDEN } from '@/contracts/hidden';
 import type { PushRequest } from '@/contracts/push-request';
-import { bringIn } from './pictures/bring-in';
+import { importPicture } from './pictures/import-picture';
 import { pushOriginal } from './pictures/push-original';
 import { getStudy } from './studies/studies';
 import { freshDatabase } from './testing/test-database';
@@ -23,7 +23,7 @@ async function fog(): Promise<Buffer> {
 
 beforeAll(async () => {
   end = await freshDatabase();
-  const brought = await bringIn(await fog(), 'fog.jpg');
+  const brought = await importPicture(await fog(), 'fog.jpg');
   if (brought.kind !== 'new') throw new Error('expected a new study');
   studyId = brought.studyId;
 });

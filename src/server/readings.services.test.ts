@@ -7,7 +7,7 @@ import { valueOfOklab } from '@/core/colour/value';
 import { DEFAULT_SETTINGS } from '@/contracts/settings';
 import type { StudyCard, StudyDocument } from '@/contracts/study';
 import { guessRecord, keepAttempt } from './drills/attempts';
-import { bringIn } from './pictures/bring-in';
+import { importPicture } from './pictures/import-picture';
 import { refreshReading } from './readings/refresh';
 import { saveSettings } from './settings/settings';
 import { getCompared } from './studies/compared';
@@ -22,7 +22,7 @@ beforeAll(async () => {
 afterAll(() => end());
 
 async function study(bytes: Buffer): Promise<string> {
-  const brought = await bringIn(bytes, 'a.png');
+  const brought = await importPicture(bytes, 'a.png');
   if (brought.kind !== 'new') throw new Error('expected a new study');
   return brought.studyId;
 }

@@ -1,15 +1,15 @@
-import { z } from 'zod';
-import type { ErrorBody } from '@/contracts/bring-in';
-import { errorBodyOf, notFound, ServiceError } from './errors';
+import contentDisposition from 'content-disposition';
+import { FILE_NAME_HEADER, type ErrorBody } from '@/contracts/errors';
+import { errorBodyOf, ServiceError } from './errors';
 
-type Handler<C> = (request: Request, context: C) => Promise<Response>;
+type Handler = (request: Request) => Promise<Response>;
 
 /** Wraps a route handler: whatever it throws becomes a response in one form. */
-export function answering<C>(handler: Handler<C>): Handler<C> {
-  return async (request, context) => {
+export function answering(handler: Handler): Handler {
+  return async (request) => {
     try {
       refuseStrangers(request);
-      return await handler(request, context);
+      return await handler(request);
     } catch (error) {
       const { status, ...fault } = errorBodyOf(error);
       return Response.json({ error: { ...fault, status } }, { status });
@@ -17,13 +17,13 @@ export function answering<C>(handler: Handler<C>): Handler<C> {
   };
 }
 
-type WithId = { params: Promise<{ id: string }> };
-
-/** The id in a route's path; one that can't be an id is simply not found. */
-export async function idOf({ params }: WithId, what: string): Promise<string> {
-  const { id } = await params;
-  if (!z.uuid().safeParse(id).success) throw notFound(what);
-  return id;
+/** The name that a file was sent under; what can't be read of it is as if there were none. */
+export function fileNameOf(request: Request, otherwise: string): string {
+  try {
+    return decodeURIComponent(request.headers.get(FILE_NAME_HEADER) ?? otherwise);
+  } catch {
+    return otherwise;
+  }
 }
 
 /**
@@ -53,14 +53,9 @@ export function inLines<E>(
   return new Response(stream, { headers: { 'content-type': 'application/x-ndjson' } });
 }
 
-/** A file name for a download, in any script (RFC 6266, RFC 5987). */
+/** A file name for a download, in any script (RFC 6266). */
 export function attachment(fileName: string): string {
-  const plain = fileName.replace(/[^\x20-\x7e]|["\\%/]/g, '_');
-  const encoded = encodeURIComponent(fileName.replace(/[/\\]/g, '_')).replace(
-    /['()*]/g,
-    (c) => '%' + c.charCodeAt(0).toString(16),
-  );
-  return `attachment; filename="${plain}"; filename*=UTF-8''${encoded}`;
+  return contentDisposition(fileName.replace(/[/\\]/g, '_'));
 }
 
 /** A file to be kept, never shown by the browser as something of ours. */

@@ -22,7 +22,7 @@ import {
   renameFolder,
 } from './libraries/folders';
 import { placeBefore, setFavourite } from './libraries/order';
-import { getRevision, listHistory } from './libraries/history';
+import { libraryRevisions, listLibraryHistory } from './libraries/library-history';
 import {
   addLibrary,
   createLibrary,
@@ -198,13 +198,13 @@ describe('searching', () => {
     const db = await database();
     await db.update(library).set({ indexed: 0, words: [] });
     await db.update(swatch).set({ value: 0, words: [] });
-    await db.delete(libraryRevision).where(eq(libraryRevision.libraryId, all[0].id));
+    await db.delete(libraryRevision).where(eq(libraryRevision.ownerId, all[0].id));
     expect((await find({ text: 'fog' })).total).toBe(0);
     expect(await indexStale()).toBe(LIBRARIES);
     expect(await indexStale()).toBe(0);
     expect((await find({ text: 'fog' })).total).toBeGreaterThan(0);
     expect((await find({ values: [5, 10] })).total).toBeGreaterThan(0);
-    expect(await listHistory(all[0].id)).toHaveLength(1);
+    expect(await listLibraryHistory(all[0].id)).toHaveLength(1);
   });
 
   it('is kept under a name', async () => {
@@ -263,7 +263,7 @@ describe('history and bin', () => {
     const [renamed, ...rest] = fewer.swatches;
     await saveLibrary(id, 2, { ...fewer, swatches: [{ ...renamed, name: 'another' }, ...rest] });
     // The second sitting replaced its own first state; the very first stays.
-    expect(await listHistory(id)).toMatchObject([
+    expect(await listLibraryHistory(id)).toMatchObject([
       {
         revision: 3,
         name: 'Fewer',
@@ -281,18 +281,18 @@ describe('history and bin', () => {
     await db
       .update(libraryRevision)
       .set({ beganAt: sql`clock_timestamp() - interval '1 hour'` })
-      .where(eq(libraryRevision.libraryId, id));
+      .where(eq(libraryRevision.ownerId, id));
     await saveLibrary(id, 3, fewer);
-    expect((await listHistory(id)).map(({ revision }) => revision)).toEqual([4, 3, 1]);
+    expect((await listLibraryHistory(id)).map(({ revision }) => revision)).toEqual([4, 3, 1]);
     // What changes nothing leaves no state behind.
     await saveLibrary(id, 4, fewer);
-    expect((await listHistory(id)).map(({ revision }) => revision)).toEqual([4, 3, 1]);
+    expect((await listLibraryHistory(id)).map(({ revision }) => revision)).toEqual([4, 3, 1]);
     await saveLibrary(id, 5, {
       ...fewer,
       tags: ['other'],
       swatches: [...fewer.swatches].reverse(),
     });
-    expect((await listHistory(id))[0]).toMatchObject({
+    expect((await listLibraryHistory(id))[0]).toMatchObject({
       retold: true,
       reordered: true,
       added: 0,
@@ -300,8 +300,8 @@ describe('history and bin', () => {
       // Its sitting began with a name changed back.
       changed: 1,
     });
-    expect(await getRevision(id, 1)).toEqual(content);
-    await expect(getRevision(id, 2)).rejects.toMatchObject({ status: 404 });
+    expect(await libraryRevisions.get(id, 1)).toEqual(content);
+    await expect(libraryRevisions.get(id, 2)).rejects.toMatchObject({ status: 404 });
     await deleteLibrary(id);
     await removeForGood(id);
   });

@@ -14,13 +14,13 @@ import { checkStore } from './keep/check';
 import { copyIfDue, listCopies, makeCopy, readCopy } from './keep/copies';
 import { restore } from './keep/restore';
 import { standingsOf } from './keep/standing';
-import { KEYS, TABLES } from './keep/tables';
+import { keysOf, TABLES } from './keep/tables';
 import { createFolder, moveToFolder } from './libraries/folders';
 import { createLibrary, deleteLibrary, getLibrary, listLibraries } from './libraries/libraries';
 import { keepSearch } from './libraries/saved-searches';
 import { searchLibraries } from './libraries/search';
 import { ALL_LIBRARIES } from '@/contracts/library-search';
-import { bringIn } from './pictures/bring-in';
+import { importPicture } from './pictures/import-picture';
 import { readingsAreMade } from './readings/refresh';
 import { saveSettings } from './settings/settings';
 import { getStudy, listStudies, renameStudy, saveStudy } from './studies/studies';
@@ -39,7 +39,7 @@ beforeAll(async () => {
   folder = await mkdtemp(path.join(tmpdir(), 'prism-keep-'));
   process.env.PRISM_COPIES = path.join(folder, 'copies');
   for (const width of [90, 120])
-    await bringIn(await redAndBlue(width).png().toBuffer(), `Wall ${width}.png`);
+    await importPicture(await redAndBlue(width).png().toBuffer(), `Wall ${width}.png`);
   await readingsAreMade();
   const [{ id }] = await listStudies();
   const { revision, document } = await getStudy(id);
@@ -159,7 +159,7 @@ describe('a backup', () => {
     );
     expect(beside.libraries).toHaveLength(1);
     expect(beside.libraries[0].swatches).toHaveLength(5);
-    expect((await checkStore()).faults).toEqual([]);
+    expect((await checkStore()).problems).toEqual([]);
   }, 60_000);
 
   it('takes what lies in the bin here out of it, and only what is asked for', async () => {
@@ -177,7 +177,7 @@ describe('a backup', () => {
 
   it('finds a picture that is here by what it is, though it has another id', async () => {
     await wipe();
-    await bringIn(await redAndBlue(90).png().toBuffer(), 'Again.png');
+    await importPicture(await redAndBlue(90).png().toBuffer(), 'Again.png');
     await readingsAreMade();
     const [{ pictureId }] = await listStudies();
     expect(await everything()).toMatchObject({ studies: 2, pictures: 1 });
@@ -273,11 +273,11 @@ describe('the check of the store', () => {
     const [{ id, document }] = await db.select().from(study);
     await db
       .update(study)
-      .set({ document: { ...document, aims: 3 as never } })
+      .set({ document: { ...(document as object), aims: 3 } })
       .where(eq(study.id, id));
     const rows = await allRows();
-    const { faults } = await checkStore();
-    expect(faults).toEqual([
+    const { problems } = await checkStore();
+    expect(problems).toEqual([
       expect.stringMatching(/original of .* is not the file/),
       expect.stringMatching(/thumbnail copy of .* can’t be opened/),
       expect.stringMatching(/The study .*: aims/),
@@ -298,5 +298,5 @@ it('knows the key of every table', async () => {
   const found = Object.fromEntries(
     answer.rows.filter((row) => row.table !== 'picture_bytes').map((row) => [row.table, row.keys]),
   );
-  expect(found).toEqual(KEYS);
+  expect(found).toEqual(Object.fromEntries(TABLES.map((table) => [table, keysOf(table)])));
 });

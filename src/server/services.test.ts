@@ -5,6 +5,7 @@ import type { Oklab } from '@/core/colour/oklab';
 import { CORE_VERSION } from '@/core/index';
 import type { LibraryContent, Swatch } from '@/contracts/library';
 import { DEFAULT_SETTINGS } from '@/contracts/settings';
+import { readStudyDocument } from '@/contracts/study';
 import { database } from './db/client';
 import { picture, pictureBytes, reading, study, studyRevision } from './db/schema';
 import {
@@ -15,7 +16,7 @@ import {
   restoreLibrary,
   saveLibrary,
 } from './libraries/libraries';
-import { bringIn, titleOf } from './pictures/bring-in';
+import { importPicture, titleOf } from './pictures/import-picture';
 import { getBytes } from './pictures/get-bytes';
 import { refreshReading, refreshStale } from './readings/refresh';
 import { getSettings, saveSettings } from './settings/settings';
@@ -41,7 +42,7 @@ let side = 40;
 /** A picture that nobody has brought in yet. */
 const newPicture = () => redAndBlue(++side, 30).png().toBuffer();
 async function newStudy(name = 'wet_street-2.png') {
-  const brought = await bringIn(await newPicture(), name);
+  const brought = await importPicture(await newPicture(), name);
   if (brought.kind !== 'new') throw new Error('expected a new study');
   return getStudy(brought.studyId);
 }
@@ -50,7 +51,7 @@ describe('bringing a picture in', () => {
   it('begins a study with a title, a palette and a reading, and keeps the original to the byte', async () => {
     const bytes = await newPicture();
     const stages: string[] = [];
-    const brought = await bringIn(bytes, 'wet_street-2.png', {
+    const brought = await importPicture(bytes, 'wet_street-2.png', {
       onStage: (stage) => stages.push(stage),
     });
     expect(stages).toEqual(['looking', 'working copy', 'palette', 'keeping']);
@@ -73,8 +74,8 @@ describe('bringing a picture in', () => {
 
   it('knows the same file again and stores nothing twice', async () => {
     const bytes = await newPicture();
-    const first = await bringIn(bytes, 'a.png');
-    const again = await bringIn(bytes, 'another name.png');
+    const first = await importPicture(bytes, 'a.png');
+    const again = await importPicture(bytes, 'another name.png');
     if (first.kind !== 'new' || again.kind !== 'known') throw new Error('expected new, then known');
     expect(again.studies).toEqual([{ id: first.studyId, title: 'a' }]);
     const second = await createStudy(again.pictureId);
@@ -83,7 +84,10 @@ describe('bringing a picture in', () => {
 
   it('stores one picture when the same file arrives twice at once', async () => {
     const bytes = await newPicture();
-    const results = await Promise.all([bringIn(bytes, 'a.png'), bringIn(bytes, 'a.png')]);
+    const results = await Promise.all([
+      importPicture(bytes, 'a.png'),
+      importPicture(bytes, 'a.png'),
+    ]);
     expect(results.map(({ kind }) => kind).sort()).toEqual(['known', 'new']);
   });
 
@@ -95,14 +99,14 @@ describe('bringing a picture in', () => {
       await db.$count(study),
     ];
     const before = await count();
-    await expect(bringIn(pngPromising(60_000, 60_000), 'bomb.png')).rejects.toMatchObject({
+    await expect(importPicture(pngPromising(60_000, 60_000), 'bomb.png')).rejects.toMatchObject({
       code: 'too-many-pixels',
     });
-    await expect(bringIn(Buffer.from('text'), 'notes.jpg')).rejects.toMatchObject({
+    await expect(importPicture(Buffer.from('text'), 'notes.jpg')).rejects.toMatchObject({
       code: 'not-a-picture',
     });
     const stopper = new AbortController();
-    const stopped = bringIn(await newPicture(), 'a.png', {
+    const stopped = importPicture(await newPicture(), 'a.png', {
       onStage: (stage) => stage === 'palette' && stopper.abort(),
       signal: stopper.signal,
     });
@@ -127,8 +131,11 @@ describe('a study', () => {
     expect(saved.revision).toBe(2);
     expect((await getStudy(id)).document).toMatchObject({ title: 'Renamed', aims: ['values'] });
     const db = await database();
-    const revisions = await db.select().from(studyRevision).where(eq(studyRevision.studyId, id));
-    expect(revisions.map((row) => row.document.title).sort()).toEqual(['Renamed', 'wet street 2']);
+    const revisions = await db.select().from(studyRevision).where(eq(studyRevision.ownerId, id));
+    expect(revisions.map((row) => readStudyDocument(row.content).title).sort()).toEqual([
+      'Renamed',
+      'wet street 2',
+    ]);
   });
 
   it('refuses a save on an older revision with what is newer, and overwrites nothing', async () => {

@@ -1,6 +1,6 @@
 import { MAX_LOOKS, MAX_PROTECTED_PARTS, DEFAULT_HIDDEN } from '@/contracts/hidden';
-import { newDocument, studyDocumentSchema } from '@/contracts/study';
-import { merge } from '@/ui/sync/merge';
+import { newDocument, readStudyDocument, studyDocumentSchema } from '@/contracts/study';
+import { mergeOf } from '@/ui/sync/merge';
 import {
   keepFamily,
   protectNothing,
@@ -18,10 +18,12 @@ const ids = () => {
   return () => `look-${n++}`;
 };
 
+const merge = mergeOf(studyDocumentSchema);
+
 describe('what a study does to its quiet colours', () => {
   it('is spread by a half in a new study, and in one from before', () => {
     const { hidden: _, ...old } = plain;
-    expect(studyDocumentSchema.parse(old).hidden).toEqual(DEFAULT_HIDDEN);
+    expect(readStudyDocument({ ...old, version: 1 }).hidden).toEqual(DEFAULT_HIDDEN);
     expect(plain.hidden.push).toEqual({ lift: 0, quiet: 0, spread: 0.5, cast: 'global' });
   });
 

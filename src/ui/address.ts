@@ -156,6 +156,16 @@ export function points(name: string, coordinates: number, max: number): AddressF
   return named(name, codec, []);
 }
 
+/** A field of a schema's: its initial value is what the schema makes of nothing. */
+export function parsed<T>(
+  name: string,
+  schema: z.ZodType<T>,
+  decode: (texts: string[]) => unknown,
+  encode: (value: T) => string[],
+): AddressField<T> {
+  return named(name, textCodec<T>(schema, decode, encode), schema.parse(undefined));
+}
+
 /** A field by way of another: its value made of the other's, and back. */
 export function mapped<T, U>(
   field: AddressField<U>,

@@ -1,6 +1,19 @@
 import { jest } from '@jest/globals';
 import { z } from 'zod';
-import { call, callInLines, nothing, RefusedError } from './api';
+import { empty, json, lines, type Endpoint } from '@/contracts/endpoints/endpoint';
+import { call, callInLines, RefusedError } from './api';
+
+const GET_X = {
+  method: 'GET',
+  path: '/x',
+  answer: json(z.object({ revision: z.number() })),
+} as const satisfies Endpoint;
+const DELETE_X = { method: 'DELETE', path: '/x', answer: empty } as const satisfies Endpoint;
+const LINES_X = {
+  method: 'GET',
+  path: '/x',
+  answer: lines(z.object({ n: z.number() })),
+} as const satisfies Endpoint;
 
 const answers = (make: () => Response | Promise<Response>) => {
   globalThis.fetch = jest.fn(async () => make()) as unknown as typeof fetch;
@@ -17,27 +30,27 @@ const refusal = async (calling: Promise<unknown>): Promise<RefusedError> => {
 describe('calling the server', () => {
   it('gives what was agreed, and null for nothing', async () => {
     answers(() => Response.json({ revision: 3 }));
-    expect(await call('GET', '/x', z.object({ revision: z.number() }))).toEqual({ revision: 3 });
+    expect(await call(GET_X, {})).toEqual({ revision: 3 });
     answers(() => new Response(null, { status: 204 }));
-    expect(await call('DELETE', '/x', nothing)).toBeNull();
+    expect(await call(DELETE_X, {})).toBeNull();
   });
 
   it('tells the server’s own sentence, whether there is a detail or not', async () => {
     const error = { code: 'bad-file', message: 'Line 4 is wrong.', status: 422 };
     answers(() => Response.json({ error }, { status: 422 }));
-    expect(await refusal(call('POST', '/x', nothing))).toMatchObject(error);
+    expect(await refusal(call(DELETE_X, {}))).toMatchObject(error);
     answers(() => Response.json({ error: { ...error, detail: { revision: 2 } } }, { status: 422 }));
-    expect((await refusal(call('POST', '/x', nothing))).detail).toEqual({ revision: 2 });
+    expect((await refusal(call(DELETE_X, {}))).detail).toEqual({ revision: 2 });
   });
 
   it('says what it can of an answer that explains nothing', async () => {
     answers(() => new Response('<html>', { status: 502 }));
-    expect((await refusal(call('GET', '/x', nothing))).message).toContain('502');
+    expect((await refusal(call(DELETE_X, {}))).message).toContain('502');
   });
 
   it('says that nobody answers', async () => {
     answers(() => Promise.reject(new TypeError('failed to fetch')));
-    expect(await refusal(call('GET', '/x', nothing))).toMatchObject({
+    expect(await refusal(call(DELETE_X, {}))).toMatchObject({
       code: 'unreachable',
       status: 0,
     });
@@ -62,13 +75,7 @@ describe('calling the server', () => {
       (controller: ReadableStreamDefaultController) => controller.error(new TypeError('network')),
     ]) {
       streamed(end);
-      const calling = callInLines(
-        'POST',
-        '/x',
-        z.object({ n: z.number() }),
-        signal,
-        () => undefined,
-      );
+      const calling = callInLines(LINES_X, {}, signal, () => undefined);
       expect(await refusal(calling)).toMatchObject({
         code: 'unreachable',
         message: expect.stringContaining('halfway'),
@@ -91,7 +98,7 @@ describe('calling the server', () => {
     );
     const seen: number[] = [];
     const { signal } = new AbortController();
-    await callInLines('POST', '/x', z.object({ n: z.number() }), signal, ({ n }) => seen.push(n));
+    await callInLines(LINES_X, {}, signal, ({ n }) => seen.push(n));
     expect(seen).toEqual([1, 2, 3]);
   });
 });

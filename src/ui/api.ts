@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { errorBodySchema } from '@/contracts/bring-in';
+import { hrefOf, type AnswerOf, type Endpoint, type Given } from '@/contracts/endpoints/endpoint';
+import { errorBodySchema, FILE_NAME_HEADER } from '@/contracts/errors';
 
 const answerSchema = z.object({
   error: errorBodySchema.extend({ detail: z.unknown().optional() }),
@@ -20,51 +21,51 @@ export class RefusedError extends Error {
   }
 }
 
-type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
-
-/** Calls the server and checks the answer against its contract. Throws a RefusedError. */
-export async function call<T extends z.ZodType>(
-  method: Method,
-  path: string,
-  answer: T,
-  body?: unknown,
+/**
+ * Calls an endpoint and checks the answer against its contract; null for an empty answer. Throws a
+ * RefusedError.
+ */
+export async function call<E extends Endpoint>(
+  endpoint: E,
+  given: Given<E>,
   options: RequestInit = {},
-): Promise<z.infer<T>> {
-  const response = await send(method, path, JSON.stringify(body), {
-    ...options,
-    headers: { ...(body !== undefined && { 'content-type': 'application/json' }) },
-  });
-  return answer.parse(response.status === 204 ? null : await response.json());
+): Promise<AnswerOf<E>> {
+  const response = await send(endpoint, given, JSON.stringify(bodyIn(given)), options);
+  const { answer } = endpoint;
+  return (
+    answer.kind === 'json' ? answer.schema.parse(await response.json()) : null
+  ) as AnswerOf<E>;
 }
 
 /** Sends a file as it is, its name beside it. */
-export async function sendFile<T extends z.ZodType>(
-  path: string,
+export async function sendFile<E extends Endpoint & { body: 'bytes' }>(
+  endpoint: E,
+  given: Given<E>,
   file: File,
-  answer: T,
-): Promise<z.infer<T>> {
-  const response = await send('POST', path, file, {
-    headers: { 'x-file-name': encodeURIComponent(file.name) },
+): Promise<AnswerOf<E>> {
+  const response = await send(endpoint, given, file, {
+    headers: { [FILE_NAME_HEADER]: encodeURIComponent(file.name) },
   });
-  return answer.parse(await response.json());
+  const { answer } = endpoint;
+  return (
+    answer.kind === 'json' ? answer.schema.parse(await response.json()) : null
+  ) as AnswerOf<E>;
 }
 
 /**
- * Calls the server and takes its answer line by line, each checked against its contract, as it
- * comes. Throws a RefusedError, or what `take` throws; the signal's reason when it is aborted.
+ * Calls an endpoint and takes its answer line by line, each checked against its contract, as it comes.
+ * Throws a RefusedError, or what `take` throws; the signal's reason when it is aborted.
  */
-export async function callInLines<T extends z.ZodType>(
-  method: Method,
-  path: string,
-  line: T,
+export async function callInLines<
+  E extends Endpoint & { answer: { kind: 'lines'; schema: z.ZodType } },
+>(
+  endpoint: E,
+  given: Given<E>,
   signal: AbortSignal,
-  take: (event: z.infer<T>) => void,
-  body?: unknown,
+  take: (event: AnswerOf<E>) => void,
 ): Promise<void> {
-  const response = await send(method, path, body === undefined ? undefined : JSON.stringify(body), {
-    signal,
-    headers: { ...(body !== undefined && { 'content-type': 'application/json' }) },
-  });
+  const line = endpoint.answer.schema as z.ZodType<AnswerOf<E>>;
+  const response = await send(endpoint, given, JSON.stringify(bodyIn(given)), { signal });
   const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
   let rest = '';
   for (;;) {
@@ -78,6 +79,10 @@ export async function callInLines<T extends z.ZodType>(
     if (rest) take(line.parse(wholeJson(rest)));
     return;
   }
+}
+
+function bodyIn(given: unknown): unknown {
+  return (given as { body?: unknown }).body;
 }
 
 /** The last line, which has no end of its own to tell that it is whole. */
@@ -97,15 +102,21 @@ function brokenOff(): RefusedError {
   );
 }
 
-async function send(
-  method: Method,
-  path: string,
+async function send<E extends Endpoint>(
+  endpoint: E,
+  given: Given<E>,
   body: BodyInit | undefined,
   options: RequestInit,
 ): Promise<Response> {
+  const json: HeadersInit = typeof body === 'string' ? { 'content-type': 'application/json' } : {};
   let response: Response;
   try {
-    response = await fetch(path, { ...options, method, body });
+    response = await fetch(hrefOf(endpoint, given), {
+      ...options,
+      method: endpoint.method,
+      body,
+      headers: { ...json, ...options.headers },
+    });
   } catch {
     throw new RefusedError(
       'unreachable',
@@ -124,5 +135,3 @@ async function send(
   const { code, message, status, detail } = parsed.data.error;
   throw new RefusedError(code, message, status, detail);
 }
-
-export const nothing = z.null();

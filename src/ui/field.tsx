@@ -5,12 +5,12 @@ const BOX = 'w-full border border-line bg-sheet px-2.5 text-[15px] text-ink plac
 interface Named {
   label: string;
   /** What is wrong with it, if anything. */
-  fault?: string;
+  error?: string;
 }
 
 export function TextField({
   label,
-  fault,
+  error,
   ref,
   className = '',
   ...rest
@@ -21,17 +21,17 @@ export function TextField({
       <input
         ref={ref}
         className={`${BOX} h-10 ${className}`}
-        aria-invalid={fault ? true : undefined}
+        aria-invalid={error ? true : undefined}
         {...rest}
       />
-      {fault && <span className="text-sm font-semibold">{fault}</span>}
+      {error && <span className="text-sm font-semibold">{error}</span>}
     </label>
   );
 }
 
 export function NoteField({
   label,
-  fault,
+  error,
   ref,
   className = '',
   ...rest
@@ -42,10 +42,10 @@ export function NoteField({
       <textarea
         ref={ref}
         className={`${BOX} min-h-16 py-2 ${className}`}
-        aria-invalid={fault ? true : undefined}
+        aria-invalid={error ? true : undefined}
         {...rest}
       />
-      {fault && <span className="text-sm font-semibold">{fault}</span>}
+      {error && <span className="text-sm font-semibold">{error}</span>}
     </label>
   );
 }

@@ -1,17 +1,11 @@
 'use client';
 
-import {
-  createContext,
-  useCallback,
-  useContext,
-  useEffect,
-  useRef,
-  useState,
-  type ReactNode,
-} from 'react';
+import { createContext, useCallback, useContext, useEffect, useState, type ReactNode } from 'react';
+import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { Settings } from '@/contracts/settings';
-import { call, nothing } from './api';
+import { call } from './api';
 import { showError } from './notices';
+import { useDebounced } from './use-debounced';
 
 interface SettingsRoom {
   settings: Settings;
@@ -30,7 +24,7 @@ export function SettingsProvider({
   children: ReactNode;
 }) {
   const [settings, setSettings] = useState(initial);
-  const waiting = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const later = useDebounced(SAVE_AFTER, 'run');
 
   useEffect(() => {
     document.documentElement.dataset.surround = settings.surround;
@@ -40,14 +34,12 @@ export function SettingsProvider({
     (part: Partial<Settings>) => {
       const next = { ...settings, ...part };
       setSettings(next);
-      clearTimeout(waiting.current);
-      waiting.current = setTimeout(
+      later.run(
         () =>
-          void call('PUT', '/api/settings', nothing, next, { keepalive: true }).catch(showError),
-        SAVE_AFTER,
+          void call(endpoints.saveSettings, { body: next }, { keepalive: true }).catch(showError),
       );
     },
-    [settings],
+    [settings, later],
   );
 
   return (

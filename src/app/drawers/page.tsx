@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { wheelOf } from '@/core/colour/wheel';
-import { searchFrom } from '@/screens/drawers/find/asked';
+import { searchCodec } from '@/screens/drawers/find/search-address';
 import { Drawers } from '@/screens/drawers/drawers';
 import { countLibraries } from '@/server/libraries/libraries';
 import { countFacets } from '@/server/libraries/facets';
@@ -20,12 +20,12 @@ export default async function DrawersPage({ searchParams }: Props) {
   for (const [key, value] of Object.entries(await searchParams))
     for (const one of [value ?? []].flat()) query.append(key, one);
   const { wheel } = await getSettings();
-  const asked = searchFrom(query, wheelOf(wheel));
+  const opened = searchCodec(wheelOf(wheel)).read(query);
   return (
     <Drawers
-      asked={asked}
-      first={await searchLibraries(asked, wheel, 0, FIRST)}
-      facets={await countFacets(asked, wheel)}
+      opened={opened}
+      first={await searchLibraries(opened, wheel, 0, FIRST)}
+      facets={await countFacets(opened, wheel)}
       folders={await listFolders()}
       saved={await listSearches()}
       counts={await countLibraries()}

@@ -92,13 +92,13 @@ describe('guards', () => {
     expect(after).toEqual(before);
   });
 
-  it('say when it shouts and no neutral is left', () => {
+  it('say when it is too strong and no neutral is left', () => {
     const half = paintedBy(WIDTH, HEIGHT, (x) =>
       colour({ L: 0.6, C: x < 90 ? 0.06 : 0.012, h: x < 45 ? 30 : 250 }),
     );
     const { warnings, after, before } = guardsOf(half, { lift: 1, quiet: 1 });
-    expect(warnings).toEqual(expect.arrayContaining(['shouts', 'no neutrals']));
-    expect(after.shouts).toBeGreaterThan(before.shouts + 0.5);
+    expect(warnings).toEqual(expect.arrayContaining(['too strong', 'no neutrals']));
+    expect(after.strong).toBeGreaterThan(before.strong + 0.5);
   });
 
   it('say when greens go past what foliage does', () => {

@@ -5,20 +5,20 @@ import { OPAQUE, type Picture } from '../picture/picture';
 import type { Pushable } from './pushed';
 
 /** What a push has done to the whole of a picture; shares are of what is seen, 0–1. */
-export interface Loudness {
+export interface Intensities {
   /** Strong or vivid. */
-  shouts: number;
+  strong: number;
   neutral: number;
   /** Greens and yellow-greens past what foliage does. */
   greens: number;
 }
 
-export const GUARDS = ['shouts', 'greens', 'no neutrals', 'noise', 'lossy', 'cast'] as const;
+export const GUARDS = ['too strong', 'greens', 'no neutrals', 'noise', 'lossy', 'cast'] as const;
 export type Guard = (typeof GUARDS)[number];
 
 export interface GuardReading {
-  before: Loudness;
-  after: Loudness;
+  before: Intensities;
+  after: Intensities;
   /** Chroma of the cast. */
   cast: number;
   /** The noise of a pixel's a or b, the middle of the bands of lightness. */
@@ -33,8 +33,8 @@ const STRONG = 0.13;
 const FOLIAGE = 0.17;
 const GREENS = [105, 170] as const;
 /** Shares from which each is worth a word. */
-const TOO_LOUD = 0.25;
-const LOUDER_BY = 0.1;
+const TOO_STRONG = 0.25;
+const STRONGER_BY = 0.1;
 const TOO_GREEN = 0.01;
 const FEW_NEUTRALS = 0.04;
 const NEUTRALS_BEFORE = 0.1;
@@ -45,26 +45,26 @@ const STRONG_CAST = 0.03;
 
 /** Reads what a push did; `after` is the picture pushed. */
 export function readGuards({ picture, ground, denoiser }: Pushable, after: Picture): GuardReading {
-  const was = loudness(picture);
-  const now = loudness(after);
+  const was = intensitiesOf(picture);
+  const now = intensitiesOf(after);
   const cast = Math.hypot(...ground.cast);
   const noise = Float64Array.from(denoiser.noise).sort()[denoiser.noise.length >> 1];
   const says: Record<Guard, boolean> = {
-    shouts: now.shouts > TOO_LOUD && now.shouts > was.shouts + LOUDER_BY,
+    'too strong': now.strong > TOO_STRONG && now.strong > was.strong + STRONGER_BY,
     greens: now.greens > TOO_GREEN && now.greens > was.greens + TOO_GREEN / 2,
     'no neutrals': now.neutral < FEW_NEUTRALS && was.neutral > NEUTRALS_BEFORE,
     noise: noise > NOISY,
     lossy: ground.rough,
-    cast: cast > STRONG_CAST && was.shouts < TOO_LOUD,
+    cast: cast > STRONG_CAST && was.strong < TOO_STRONG,
   };
   return { before: was, after: now, cast, noise, warnings: GUARDS.filter((guard) => says[guard]) };
 }
 
-function loudness({ width, height, data }: Picture): Loudness {
+function intensitiesOf({ width, height, data }: Picture): Intensities {
   const lab = new Float64Array(3);
   const stride = Math.max(1, Math.round(Math.sqrt((width * height) / 150_000)));
   let seen = 0;
-  let shouts = 0;
+  let strong = 0;
   let neutral = 0;
   let greens = 0;
   for (let y = 0; y < height; y += stride)
@@ -81,10 +81,10 @@ function loudness({ width, height, data }: Picture): Loudness {
       seen++;
       const chroma = Math.hypot(lab[1], lab[2]);
       if (chroma < NEUTRAL_CHROMA) neutral++;
-      if (chroma >= STRONG) shouts++;
+      if (chroma >= STRONG) strong++;
       const hue = (Math.atan2(lab[2], lab[1]) * 180) / Math.PI;
       if (chroma > FOLIAGE && hue >= GREENS[0] && hue <= GREENS[1]) greens++;
     }
   const of = Math.max(1, seen);
-  return { shouts: shouts / of, neutral: neutral / of, greens: greens / of };
+  return { strong: strong / of, neutral: neutral / of, greens: greens / of };
 }

@@ -10,20 +10,22 @@ const of = (hex: string) => oklabFromHex(hex) as Oklab;
 const differs = (one: Oklab, other: Oklab) => ciede2000(labFromOklab(one), labFromOklab(other));
 
 describe('near-duplicates', () => {
-  it('finds eleven greens that are really four', () => {
-    const greens = ['#4a7a4a', '#7aa04a', '#2a4a30', '#90b890'].flatMap((hex, i) => {
+  it('finds groups that were planted, and leaves alone what stands by itself', () => {
+    const planted: [hex: string, members: number][] = [
+      ['#7a3f36', 4],
+      ['#46618f', 1],
+      ['#b9a06a', 2],
+      ['#2c3530', 1],
+      ['#9a7f9c', 5],
+    ];
+    const colours = planted.flatMap(([hex, members]) => {
       const base = of(hex);
-      return Array.from({ length: i === 3 ? 2 : 3 }, (_, n) => ({
-        ...base,
-        L: base.L + n * 0.008,
-      }));
+      return Array.from({ length: members }, (_, n) => ({ ...base, L: base.L + n * 0.006 }));
     });
-    expect(greens).toHaveLength(11);
-    expect(nearDuplicates(greens, 5)).toEqual([
-      [0, 1, 2],
-      [3, 4, 5],
-      [6, 7, 8],
-      [9, 10],
+    expect(nearDuplicates(colours, 5)).toEqual([
+      [0, 1, 2, 3],
+      [5, 6],
+      [8, 9, 10, 11, 12],
     ]);
   });
 

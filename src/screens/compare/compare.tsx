@@ -3,6 +3,8 @@
 import { ArrowLeftRight } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
+import { hrefOf } from '@/contracts/endpoints/endpoint';
+import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { ComparedStudy } from '@/contracts/compare';
 import { Button } from '@/ui/button';
 import { useSettings } from '@/ui/settings';
@@ -75,7 +77,7 @@ function Hung({ study: { id, title, maker, pictureId } }: { study: ComparedStudy
         <span className="ml-auto shrink-0 text-sm">{maker}</span>
       </span>
       <img
-        src={`/api/pictures/${pictureId}/working`}
+        src={hrefOf(endpoints.getPicture, { id: pictureId, rendition: 'working' })}
         alt=""
         className="block h-[min(36vh,300px)] w-full object-contain"
       />

@@ -3,8 +3,9 @@
 import { createContext, useContext } from 'react';
 import { createStore, useStore, type StoreApi } from 'zustand';
 import type { Side } from '@/core/measure/light-and-shadow';
-import type { StudyDocument } from '@/contracts/study';
+import { studyDocumentSchema, type StudyDocument } from '@/contracts/study';
 import { documentState, type DocumentState } from '@/ui/sync/document-store';
+import { mergeOf } from '@/ui/sync/merge';
 import type { Focus, Tool } from './extension-points';
 import { stepViewIn, type DeskView, type Point, type StepView, type StepViews } from './view';
 
@@ -50,6 +51,9 @@ export interface DeskState extends DocumentState<StudyDocument>, Attention {
 
 export type DeskStore = StoreApi<DeskState>;
 
+/** How the studies of two windows are merged. */
+export const mergeStudies = mergeOf(studyDocumentSchema);
+
 /** Milliseconds without a move after which a hand rests. */
 const RESTS_AFTER = 150;
 /** An empty hand that points at nothing. */
@@ -62,7 +66,7 @@ export function createDeskStore(
 ): DeskStore {
   let resting: ReturnType<typeof setTimeout> | undefined;
   return createStore<DeskState>((set) => ({
-    ...documentState(document, set),
+    ...documentState(document, mergeStudies, set),
     ...address,
     ...EMPTY_HAND,
     pointer: null,

@@ -6,7 +6,7 @@ import type { PictureFacts, Study } from '@/contracts/study';
 /** The study as the page was opened with it; the document as it is now is in the store. */
 export const StudyContext = createContext<Study | null>(null);
 
-function useStudy(): Study {
+export function useStudy(): Study {
   const study = useContext(StudyContext);
   if (!study) throw new Error('useStudy outside a Desk');
   return study;

@@ -1,6 +1,8 @@
 'use client';
 
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { hrefOf } from '@/contracts/endpoints/endpoint';
+import { endpoints } from '@/contracts/endpoints/endpoints';
 import { toFramed, toOriginal, type Framing, type Place } from '@/core/picture/framing';
 import type { Picture } from '@/core/picture/picture';
 import type { Area } from '@/contracts/colour';
@@ -57,7 +59,10 @@ export function PictureProvider({ study, children }: { study: Study; children: R
     let stopped = false;
     started
       .load(
-        new URL(`/api/pictures/${study.picture.id}/working`, location.href).href,
+        new URL(
+          hrefOf(endpoints.getPicture, { id: study.picture.id, rendition: 'working' }),
+          location.href,
+        ).href,
         study.picture.quality,
       )
       .then(

@@ -230,7 +230,7 @@ describe('findings of value', () => {
 
 describe('findings of the palette', () => {
   it('say how many colours there really are', () => {
-    expect(duplicatesSentence(11, [3, 3, 3, 2])).toBe('11 colours are really four.');
+    expect(duplicatesSentence(13, [4, 2, 5])).toBe('13 colours are really five.');
     expect(duplicatesSentence(4, [])).toBe('No two are this near to each other.');
     expect(duplicatesSentence(1, [])).toMatch(/not yet two/);
   });

@@ -6,6 +6,7 @@ import { TopLine } from '@/ui/shell';
 import { UndoRedo } from '@/ui/undo-redo';
 import { useDesk, useDeskStore, useDocument } from './desk-store';
 import { holdOriginal } from './shortcuts';
+import { StudyHistory } from './study-history';
 
 /** The study's title, what is saved, and the ways back and forward. */
 export function DeskTopLine({ onHelp }: { onHelp: () => void }) {
@@ -41,6 +42,7 @@ export function DeskTopLine({ onHelp }: { onHelp: () => void }) {
         <Eye size={20} aria-hidden />
       </Button>
       <UndoRedo canUndo={canUndo} canRedo={canRedo} undo={undo} redo={redo} />
+      <StudyHistory />
       <Button weight="quiet" aria-label="Keys (?)" title="Keys (?)" onClick={onHelp}>
         <CircleHelp size={20} aria-hidden />
       </Button>

@@ -3,14 +3,17 @@
 import { useEffect, useState } from 'react';
 import {
   newerStudySchema,
+  readStudyDocument,
   studyDocumentSchema,
   type Study,
   type StudyDocument,
 } from '@/contracts/study';
+import { endpoints } from '@/contracts/endpoints/endpoints';
+import { call } from '@/ui/api';
 import { keepSaved } from '@/ui/sync/keep-saved';
-import type { DeskStore } from './desk-store';
+import { mergeStudies, type DeskStore } from './desk-store';
 
-const answer = newerStudySchema.transform(({ revision, document }) => ({
+const newer = newerStudySchema.transform(({ revision, document }) => ({
   revision,
   value: document,
 }));
@@ -23,11 +26,17 @@ export function useSaving(study: Study, store: DeskStore): void {
     () =>
       keepSaved<StudyDocument>(store, {
         name: `study:${id}`,
-        path: `/api/studies/${id}`,
+        save: (basedOn, value, options) =>
+          call(endpoints.saveStudy, { id, body: { basedOn, document: value } }, options),
+        fetch: async () => {
+          const now = await call(endpoints.getStudy, { id });
+          return { revision: now.revision, value: now.document };
+        },
         start: { revision, value: document },
         schema: studyDocumentSchema,
-        bodyOf: (basedOn, value) => ({ basedOn, document: value }),
-        answer,
+        read: readStudyDocument,
+        merge: mergeStudies,
+        newer,
       }),
     [id, revision, document, store],
   );

@@ -1,23 +1,25 @@
 'use client';
 
 import { differenceInCalendarDays, format } from 'date-fns';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { BinnedLibrary } from '@/contracts/library';
-import { call, nothing } from '@/ui/api';
+import { call } from '@/ui/api';
 import { Button } from '@/ui/button';
 import { say, showError } from '@/ui/notices';
+import { useChanged, useStored } from '@/ui/queries';
 import { useSettings } from '@/ui/settings';
 import { Stave, staveWords } from '@/ui/stave';
 import { capital, several } from '@/ui/words';
 import { BackRoom } from './back-room';
 
 /** What was put into the bin, with the way back, until it is let go of. */
-export function BinPage({ libraries }: { libraries: BinnedLibrary[] }) {
-  const router = useRouter();
+export function BinPage({ libraries: brought }: { libraries: BinnedLibrary[] }) {
+  const libraries = useStored(endpoints.listBin, {}, brought);
+  const changed = useChanged(endpoints.listBin);
   const { settings } = useSettings();
   const [asked, setAsked] = useState<string | null>(null);
-  const act = (action: () => Promise<unknown>) => action().then(() => router.refresh(), showError);
+  const act = (action: () => Promise<unknown>) => action().then(changed, showError);
   return (
     <BackRoom>
       <h1 className="mb-1 font-serif text-3xl">The bin</h1>
@@ -56,7 +58,7 @@ export function BinPage({ libraries }: { libraries: BinnedLibrary[] }) {
                   aria-label={`Take ${name} out of the bin`}
                   onClick={() =>
                     void act(async () => {
-                      await call('POST', `/api/libraries/${id}/restore`, nothing);
+                      await call(endpoints.restoreLibrary, { id });
                       say(`“${name}” is back in the Drawers.`);
                     })
                   }
@@ -67,7 +69,7 @@ export function BinPage({ libraries }: { libraries: BinnedLibrary[] }) {
                   <Button
                     onClick={() =>
                       void act(async () => {
-                        await call('DELETE', `/api/drawers/bin/${id}`, nothing);
+                        await call(endpoints.removeForGood, { id });
                         setAsked(null);
                       })
                     }

@@ -26,7 +26,7 @@ interface Props extends CabinetActions {
   saved: readonly SavedSearch[];
   counts: { libraries: number; binned: number };
   onChange: (search: LibrarySearch) => void;
-  onCarryAll: () => void;
+  onExportAll: () => void;
 }
 
 /** Where libraries lie: all, favourites, folders to drag them into, and searches that were kept. */
@@ -36,7 +36,7 @@ export function Cabinet({
   saved,
   counts,
   onChange,
-  onCarryAll,
+  onExportAll,
   ...actions
 }: Props) {
   const [adding, setAdding] = useState(false);
@@ -143,7 +143,7 @@ export function Cabinet({
           <span className="ml-auto text-soft tabular-nums">{counts.binned || ''}</span>
         </Link>
         {counts.libraries > 0 && (
-          <Button weight="quiet" className="justify-start !px-2" onClick={onCarryAll}>
+          <Button weight="quiet" className="justify-start !px-2" onClick={onExportAll}>
             <FolderOutput size={16} aria-hidden /> Export all
           </Button>
         )}

@@ -7,7 +7,7 @@ interface Props {
   chosen: number;
   onCompare: () => void;
   onMerge: () => void;
-  onCarryOut: () => void;
+  onExport: () => void;
   onMove: () => void;
   onRemove: () => void;
   onNone: () => void;
@@ -29,7 +29,7 @@ export function ChosenBar({ chosen, ...on }: Props) {
           <Button onClick={on.onMerge}>Merge</Button>
         </>
       )}
-      <Button onClick={on.onCarryOut}>Export</Button>
+      <Button onClick={on.onExport}>Export</Button>
       <Button onClick={on.onMove}>Put in a folder</Button>
       <Button onClick={on.onRemove}>Into the bin</Button>
       <Button weight="quiet" className="ml-auto" onClick={on.onNone}>

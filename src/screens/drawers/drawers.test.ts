@@ -5,7 +5,8 @@ import { INTENSITY_WORDS } from '@/core/colour/intensity';
 import { EVEN_WHEEL, PAINTERS_WHEEL } from '@/core/colour/wheel';
 import { anySrgb } from '@/core/testing';
 import { ALL_LIBRARIES, librarySearchSchema, type LibrarySearch } from '@/contracts/library-search';
-import { askNothing, asksSomething, nearHref, queryOf, searchFrom, withNear } from './find/asked';
+import { addressOf } from '@/ui/address';
+import { askNothing, asksSomething, nearHref, searchCodec, withNear } from './find/search-address';
 import { foundSentence } from './find/found-sentence';
 import { sortedSwatches } from './library/swatch-order';
 
@@ -40,7 +41,9 @@ describe('the address of a search', () => {
   it.each([PAINTERS_WHEEL, EVEN_WHEEL])('comes back to what was asked, on the $title', (wheel) => {
     fc.assert(
       fc.property(anySearch, (asked) => {
-        const again = searchFrom(new URLSearchParams(queryOf(asked, wheel)), wheel);
+        const again = searchCodec(wheel).read(
+          new URLSearchParams(addressOf(searchCodec(wheel), asked)),
+        );
         expect(again).toEqual(asked);
       }),
     );
@@ -58,14 +61,13 @@ describe('the address of a search', () => {
       'folder=1',
       'sort=random',
     ])
-      expect(searchFrom(new URLSearchParams(query), PAINTERS_WHEEL)).toEqual(ALL_LIBRARIES);
-    expect(queryOf(ALL_LIBRARIES, PAINTERS_WHEEL)).toBe('');
+      expect(searchCodec(PAINTERS_WHEEL).read(new URLSearchParams(query))).toEqual(ALL_LIBRARIES);
+    expect(addressOf(searchCodec(PAINTERS_WHEEL), ALL_LIBRARIES)).toBe('');
   });
 
   it('of what is near a colour puts the nearest first', () => {
-    const asked = searchFrom(
+    const asked = searchCodec(PAINTERS_WHEEL).read(
       new URLSearchParams(nearHref('#253354').split('?')[1]),
-      PAINTERS_WHEEL,
     );
     expect(asked).toMatchObject({ near: { within: 5 }, sort: 'nearest' });
     expect(withNear(asked, null).sort).toBe('changed');

@@ -3,7 +3,7 @@ import { Button } from '@/ui/button';
 import { capital, several } from '@/ui/words';
 
 /** What to do while there is no library. */
-export function FirstDrawer({ binned, onBringIn }: { binned: number; onBringIn: () => void }) {
+export function FirstDrawer({ binned, onImport }: { binned: number; onImport: () => void }) {
   return (
     <section className="mx-auto mt-[12vh] max-w-xl">
       <h2 className="font-serif text-4xl leading-tight">The drawers are empty.</h2>
@@ -15,7 +15,7 @@ export function FirstDrawer({ binned, onBringIn }: { binned: number; onBringIn: 
         and save its palette, or bring swatches in: a library file, any text with colours in it, or
         a picture of a swatch card.
       </p>
-      <Button weight="strong" className="mt-6" onClick={onBringIn}>
+      <Button weight="strong" className="mt-6" onClick={onImport}>
         Import swatches
       </Button>
       {binned > 0 && (

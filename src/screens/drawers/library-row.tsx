@@ -15,7 +15,7 @@ export interface RowActions {
   open: (library: FoundLibrary) => void;
   favour: (library: FoundLibrary) => void;
   duplicate: (library: FoundLibrary) => void;
-  carryOut: (library: FoundLibrary) => void;
+  exportLibrary: (library: FoundLibrary) => void;
   moveTo: (library: FoundLibrary) => void;
   remove: (library: FoundLibrary) => void;
 }
@@ -124,7 +124,7 @@ export function LibraryRow({ library, folder, chosen, ordering, onChoose, action
           }
           items={[
             { title: 'Open', onSelect: () => actions.open(library) },
-            { title: 'Export …', onSelect: () => actions.carryOut(library) },
+            { title: 'Export …', onSelect: () => actions.exportLibrary(library) },
             { title: 'Duplicate', onSelect: () => actions.duplicate(library) },
             { title: 'Put in a folder …', onSelect: () => actions.moveTo(library) },
             { title: 'Into the bin', onSelect: () => actions.remove(library) },

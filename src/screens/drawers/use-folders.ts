@@ -1,47 +1,44 @@
 'use client';
 
-import { z } from 'zod';
+import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { Folder, SavedSearch } from '@/contracts/library-search';
-import { call, nothing } from '@/ui/api';
+import { call } from '@/ui/api';
 import { offerUndo } from '@/ui/notices';
 import type { CabinetActions } from './cabinet';
-
-const made = z.object({ id: z.string() });
-const loosened = z.object({ ids: z.array(z.string()) });
 
 /** What is done with folders and kept searches; all of it can be undone. */
 export function useFolders(
   act: (action: () => Promise<unknown>) => Promise<unknown>,
 ): CabinetActions {
   return {
-    addFolder: (name) => void act(() => call('POST', '/api/drawers/folders', made, { name })),
+    addFolder: (name) => void act(() => call(endpoints.createFolder, { body: { name } })),
     renameFolder: ({ id, name: was }: Folder, name) =>
       void act(async () => {
-        await call('PUT', `/api/drawers/folders/${id}`, nothing, { name });
+        await call(endpoints.renameFolder, { id, body: { name } });
         offerUndo(
           `“${was}” is “${name}” now.`,
-          () => void act(() => call('PUT', `/api/drawers/folders/${id}`, nothing, { name: was })),
+          () => void act(() => call(endpoints.renameFolder, { id, body: { name: was } })),
         );
       }),
     removeFolder: ({ id, name }: Folder) =>
       void act(async () => {
-        const { ids } = await call('DELETE', `/api/drawers/folders/${id}`, loosened);
+        const { ids } = await call(endpoints.deleteFolder, { id });
         offerUndo(
           `The folder “${name}” is gone; what lay in it is in none.`,
           () =>
             void act(async () => {
-              await call('POST', '/api/drawers/folders', made, { name, id });
+              await call(endpoints.createFolder, { body: { name, id } });
               if (ids.length > 0)
-                await call('PATCH', '/api/drawers/folders', nothing, { ids, folderId: id });
+                await call(endpoints.moveLibraries, { body: { ids, folderId: id } });
             }),
         );
       }),
     forgetSearch: ({ id, name, search }: SavedSearch) =>
       void act(async () => {
-        await call('DELETE', `/api/drawers/searches/${id}`, nothing);
+        await call(endpoints.forgetSearch, { id });
         offerUndo(
           `“${name}” was forgotten.`,
-          () => void act(() => call('POST', '/api/drawers/searches', made, { id, name, search })),
+          () => void act(() => call(endpoints.keepSearch, { body: { id, name, search } })),
         );
       }),
   };

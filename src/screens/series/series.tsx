@@ -2,6 +2,8 @@
 
 import { useSearchParams } from 'next/navigation';
 import { useEffect, useState } from 'react';
+import { hrefOf } from '@/contracts/endpoints/endpoint';
+import { endpoints } from '@/contracts/endpoints/endpoints';
 import { hexFromOklab } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
 import { wheelOf } from '@/core/colour/wheel';
@@ -97,7 +99,10 @@ export function Series({ members }: { members: readonly Member[] }) {
                   <div className="flex items-stretch gap-2">
                     {pictureId && (
                       <img
-                        src={`/api/pictures/${pictureId}/thumbnail`}
+                        src={hrefOf(endpoints.getPicture, {
+                          id: pictureId,
+                          rendition: 'thumbnail',
+                        })}
                         alt=""
                         className="h-24 w-28 shrink-0 object-cover"
                       />

@@ -1,5 +1,5 @@
 import { Button } from '@/ui/button';
-import type { Arrival } from './use-bring-in';
+import type { Arrival } from './use-import';
 
 const WORDS = {
   sending: 'Sending',

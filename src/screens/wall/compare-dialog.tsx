@@ -1,6 +1,8 @@
 'use client';
 
 import Link from 'next/link';
+import { hrefOf } from '@/contracts/endpoints/endpoint';
+import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { StudyCard } from '@/contracts/study';
 import { Dialog } from '@/ui/dialog';
 
@@ -29,7 +31,7 @@ export function CompareDialog({ one, studies, onClose }: Props) {
               className="flex min-h-14 items-center gap-3 border-b hover:bg-faint"
             >
               <img
-                src={`/api/pictures/${pictureId}/thumbnail`}
+                src={hrefOf(endpoints.getPicture, { id: pictureId, rendition: 'thumbnail' })}
                 alt=""
                 className="h-12 w-16 bg-faint object-cover"
               />

@@ -1,15 +1,15 @@
 import fc from 'fast-check';
 import { PAINTERS_WHEEL } from '@/core/colour/wheel';
 import { SCHEMES } from '@/core/measure/harmony';
+import { addressOf } from '@/ui/address';
 import { KEYS, RANGES, type StudyCard } from '@/contracts/study';
 import {
   asksSomething,
   choices,
   FACETS,
-  findingFrom,
-  found,
+  filterStudies,
+  findingCodec,
   NO_FINDING,
-  queryOf,
   SORTS,
   type Finding,
 } from './finding';
@@ -65,7 +65,7 @@ const ask = (part: Partial<Finding['asked']>, rest: Partial<Finding> = {}): Find
   ...rest,
   asked: { ...NO_FINDING.asked, ...part },
 });
-const titles = (finding: Finding) => found(ALL, finding, WHEEL).map(({ title }) => title);
+const titles = (finding: Finding) => filterStudies(ALL, finding, WHEEL).map(({ title }) => title);
 
 describe('what the Wall is asked', () => {
   it('finds by every word of a title, maker or aim', () => {
@@ -122,11 +122,13 @@ describe('what the Wall is asked', () => {
     });
     fc.assert(
       fc.property(finding, (asked) => {
-        expect(findingFrom(new URLSearchParams(queryOf(asked)), WHEEL)).toEqual(asked);
+        expect(
+          findingCodec(WHEEL).read(new URLSearchParams(addressOf(findingCodec(WHEEL), asked))),
+        ).toEqual(asked);
       }),
     );
     const nonsense = new URLSearchParams('family=beige&key=7&sort=luck');
-    expect(findingFrom(nonsense, WHEEL)).toEqual(NO_FINDING);
+    expect(findingCodec(WHEEL).read(nonsense)).toEqual(NO_FINDING);
     expect(asksSomething(NO_FINDING)).toBe(false);
     expect(asksSomething(ask({ key: 'low' }))).toBe(true);
   });

@@ -1,6 +1,7 @@
 import type { Wheel } from '@/core/colour/wheel';
 import { SCHEMES } from '@/core/measure/harmony';
 import { KEYS, RANGES, type StudyCard } from '@/contracts/study';
+import { addressCodec, oneOf, text, type AddressCodec } from '@/ui/address';
 
 /** What studies are found by, each with what may be asked of it; the address holds the same names. */
 export const FACETS = ['family', 'key', 'range', 'harmony', 'keyColour', 'greys'] as const;
@@ -98,7 +99,11 @@ function fits(card: StudyCard, { text, asked }: Finding, but?: Facet): boolean {
 }
 
 /** The studies that fit, in the order asked for; those that an order knows nothing of come last. */
-export function found(cards: readonly StudyCard[], finding: Finding, wheel: Wheel): StudyCard[] {
+export function filterStudies(
+  cards: readonly StudyCard[],
+  finding: Finding,
+  wheel: Wheel,
+): StudyCard[] {
   const place = placeIn(finding.sort, wheel);
   return cards
     .filter((card) => fits(card, finding))
@@ -158,28 +163,31 @@ export function choices(
     .filter(({ answer, count }) => count > 0 || answer === finding.asked[facet]);
 }
 
-/** Reads an address; whatever is missing or makes no sense asks for nothing. */
-export function findingFrom(query: URLSearchParams, wheel: Wheel): Finding {
-  const asked = Object.fromEntries(
-    FACETS.map((facet) => {
-      const answer = query.get(facet) ?? '';
-      return [facet, possible(facet, wheel).includes(answer) ? answer : ''];
-    }),
-  ) as Record<Facet, string>;
+/** What the address holds of a finding: each facet under its own name. */
+export function findingCodec(wheel: Wheel): AddressCodec<Finding> {
+  const fields = addressCodec<Record<Facet, string> & { text: string; sort: Sort }>({
+    text: text('text', 200),
+    family: answerField('family', wheel),
+    key: answerField('key', wheel),
+    range: answerField('range', wheel),
+    harmony: answerField('harmony', wheel),
+    keyColour: answerField('keyColour', wheel),
+    greys: answerField('greys', wheel),
+    sort: oneOf('sort', SORTS, NO_FINDING.sort),
+  });
   return {
-    text: (query.get('text') ?? '').slice(0, 200),
-    asked,
-    sort: SORTS.find((sort) => sort === query.get('sort')) ?? NO_FINDING.sort,
+    initial: NO_FINDING,
+    read(query) {
+      const { text: words, sort, ...asked } = fields.read(query);
+      return { text: words, sort, asked };
+    },
+    write: ({ text: words, sort, asked }, query) =>
+      fields.write({ ...asked, text: words, sort }, query),
   };
 }
 
-/** The address of a finding, without what asks for nothing. */
-export function queryOf({ text, asked, sort }: Finding): string {
-  const query = new URLSearchParams();
-  if (text.trim()) query.set('text', text.trim());
-  for (const facet of FACETS) if (asked[facet]) query.set(facet, asked[facet]);
-  if (sort !== NO_FINDING.sort) query.set('sort', sort);
-  return query.toString();
+function answerField(facet: Facet, wheel: Wheel) {
+  return oneOf(facet, ['', ...possible(facet, wheel)], '');
 }
 
 /** Whether anything but the order is asked. */

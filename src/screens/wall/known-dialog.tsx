@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
-import type { Known } from './use-bring-in';
+import type { Known } from './use-import';
 
 interface Props {
   known: Known | null;

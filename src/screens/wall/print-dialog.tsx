@@ -1,6 +1,8 @@
 'use client';
 
 import { useState } from 'react';
+import { hrefOf } from '@/contracts/endpoints/endpoint';
+import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { Paper } from '@/contracts/print';
 import type { StudyCard } from '@/contracts/study';
 import { Button } from '@/ui/button';
@@ -24,7 +26,7 @@ export function PrintDialog({ study, onClose }: { study: StudyCard | null; onClo
           <Button
             weight="strong"
             onClick={() => {
-              download(`/api/studies/${study.id}/sheet?paper=${paper}`);
+              download(hrefOf(endpoints.printStudy, { id: study.id, query: { paper } }));
               onClose();
             }}
           >

@@ -1,13 +1,15 @@
+import { hrefOf } from '@/contracts/endpoints/endpoint';
+import { endpoints } from '@/contracts/endpoints/endpoints';
 import {
-  bringInEventSchema,
+  importEventSchema,
   MAX_BYTES,
   STAGES,
-  type BringInEvent,
+  type ImportEvent,
   type Stage,
-} from '@/contracts/bring-in';
+} from '@/contracts/picture-import';
 import { RefusedError } from '@/ui/api';
 
-export type Outcome = Extract<BringInEvent, { event: 'done' | 'known' }>;
+export type Outcome = Extract<ImportEvent, { event: 'done' | 'known' }>;
 
 export interface Progress {
   stage: Stage;
@@ -40,9 +42,9 @@ export function sendPicture(
       const end = request.responseText.lastIndexOf('\n') + 1;
       const lines = request.responseText.slice(read, end).split('\n').filter(Boolean);
       read = end;
-      for (const line of lines) take(bringInEventSchema.parse(JSON.parse(line)));
+      for (const line of lines) take(importEventSchema.parse(JSON.parse(line)));
     };
-    const take = (event: BringInEvent) => {
+    const take = (event: ImportEvent) => {
       if (event.event === 'stage')
         onProgress({ stage: event.stage, done: STAGES.indexOf(event.stage) / STAGES.length });
       else if (event.event === 'refused')
@@ -74,7 +76,7 @@ export function sendPicture(
       );
     request.onabort = () => reject(new DOMException('stopped', 'AbortError'));
     signal.addEventListener('abort', () => request.abort());
-    request.open('POST', '/api/pictures');
+    request.open(endpoints.importPicture.method, hrefOf(endpoints.importPicture, {}));
     request.setRequestHeader('x-file-name', encodeURIComponent(file.name));
     onProgress({ stage: 'sending', done: 0 });
     request.send(file);

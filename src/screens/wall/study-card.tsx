@@ -4,6 +4,8 @@ import { format } from 'date-fns';
 import { Ellipsis } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
+import { hrefOf } from '@/contracts/endpoints/endpoint';
+import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { StudyCard as Card } from '@/contracts/study';
 import { Button } from '@/ui/button';
 import { Menu } from '@/ui/menu';
@@ -37,7 +39,7 @@ export function StudyCard({ card, onRename, onDelete, onCompare, onPrint }: Prop
     <li className="max-w-full" style={{ width }}>
       <Link href={`/desk/${card.id}`} className="block" aria-label={`Open ${card.title}`}>
         <img
-          src={`/api/pictures/${card.pictureId}/thumbnail`}
+          src={hrefOf(endpoints.getPicture, { id: card.pictureId, rendition: 'thumbnail' })}
           alt=""
           className="block w-full bg-faint object-cover"
           style={{ height: HEIGHT }}

@@ -1,16 +1,17 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
-import { demoEventSchema, type DemoEvent } from '@/contracts/demo';
+import { endpoints } from '@/contracts/endpoints/endpoints';
+import type { DemoEvent } from '@/contracts/demo';
 import { callInLines, RefusedError } from '@/ui/api';
 import { say, showError } from '@/ui/notices';
+import { useChanged } from '@/ui/queries';
 
 export type DemoStep = Extract<DemoEvent, { event: 'step' }>;
 
 /** Starts the demo again, follows it study by study, and can stop between two of them. */
 export function useDemo() {
-  const router = useRouter();
+  const changed = useChanged(...Object.values(endpoints));
   const [step, setStep] = useState<DemoStep | null>(null);
   const stopper = useRef<AbortController | null>(null);
 
@@ -18,7 +19,7 @@ export function useDemo() {
     const { signal } = (stopper.current = new AbortController());
     setStep({ event: 'step', done: 0, total: 1, title: '' });
     try {
-      await callInLines('POST', '/api/demo', demoEventSchema, signal, (event) => {
+      await callInLines(endpoints.startDemo, {}, signal, (event) => {
         if (event.event === 'step') setStep(event);
         if (event.event === 'done') say('The demo is as it was at first.');
         if (event.event === 'refused')
@@ -29,7 +30,7 @@ export function useDemo() {
       else showError(error);
     } finally {
       setStep(null);
-      router.refresh();
+      void changed();
     }
   };
   return { step, start, stop: () => stopper.current?.abort() };

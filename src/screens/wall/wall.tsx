@@ -1,62 +1,53 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useState } from 'react';
-import { useDropzone } from 'react-dropzone';
+import { useMemo, useState } from 'react';
+import { hrefOf } from '@/contracts/endpoints/endpoint';
+import { endpoints } from '@/contracts/endpoints/endpoints';
 import { wheelOf } from '@/core/colour/wheel';
 import type { StudyCard as Card } from '@/contracts/study';
-import { call, nothing } from '@/ui/api';
+import { call } from '@/ui/api';
 import { Button } from '@/ui/button';
+import { DropNotice } from '@/ui/drop-notice';
 import { offerUndo, showError } from '@/ui/notices';
+import { useChanged, useStored } from '@/ui/queries';
 import { useSettings } from '@/ui/settings';
 import { TopLine } from '@/ui/shell';
+import { useFileDrop } from '@/ui/use-file-drop';
 import { Arrivals } from './arrivals';
 import { CompareDialog } from './compare-dialog';
 import { DemoAgain, DemoProgress } from './demo-again';
-import { found, NO_FINDING } from './finding';
+import { filterStudies, NO_FINDING } from './finding';
 import { FindingLine } from './finding-line';
 import { KnownDialog } from './known-dialog';
 import { PrintDialog } from './print-dialog';
 import { StudyCard } from './study-card';
-import { useBringIn } from './use-bring-in';
+import { useImport } from './use-import';
 import { useDemo } from './use-demo';
 import { useFinding } from './use-finding';
 
-const SAMPLE = { path: '/api/sample', name: 'Lower station, rain at dusk.webp' };
+const SAMPLE = { path: hrefOf(endpoints.getSample, {}), name: 'Lower station, rain at dusk.webp' };
 
 /** All studies. A picture dropped or pasted anywhere begins one. */
-export function Wall({ studies }: { studies: Card[] }) {
-  const router = useRouter();
+export function Wall({ studies: brought }: { studies: Card[] }) {
+  const studies = useStored(endpoints.listStudies, {}, brought);
+  const changed = useChanged(endpoints.listStudies);
   const wheel = wheelOf(useSettings().settings.wheel);
   const [finding, setFinding] = useFinding(wheel);
   const [compared, setCompared] = useState<Card | null>(null);
   const [printed, setPrinted] = useState<Card | null>(null);
-  const { arrivals, known, bringIn, beginAgain, dropKnown } = useBringIn();
+  const { arrivals, known, importFiles, beginAgain, dropKnown } = useImport();
   const demo = useDemo();
-  const { getRootProps, getInputProps, isDragActive, open } = useDropzone({
-    noClick: true,
-    noKeyboard: true,
-    onDrop: (files) => bringIn(files),
-  });
+  const { getRootProps, getInputProps, isDragActive, open } = useFileDrop(importFiles);
 
-  useEffect(() => {
-    const paste = (event: ClipboardEvent) => {
-      const files = Array.from(event.clipboardData?.files ?? []);
-      if (files.length > 0) bringIn(files);
-    };
-    window.addEventListener('paste', paste);
-    return () => window.removeEventListener('paste', paste);
-  }, [bringIn]);
+  const shown = useMemo(() => filterStudies(studies, finding, wheel), [studies, finding, wheel]);
 
-  const shown = useMemo(() => found(studies, finding, wheel), [studies, finding, wheel]);
-
-  const act = (action: () => Promise<unknown>) => action().then(() => router.refresh(), showError);
+  const act = (action: () => Promise<unknown>) => action().then(changed, showError);
 
   const remove = (card: Card) =>
     act(async () => {
-      await call('DELETE', `/api/studies/${card.id}`, nothing);
+      await call(endpoints.deleteStudy, { id: card.id });
       offerUndo(`“${card.title}” was deleted.`, () =>
-        act(() => call('POST', `/api/studies/${card.id}/restore`, nothing)),
+        act(() => call(endpoints.restoreStudy, { id: card.id })),
       );
     });
 
@@ -95,7 +86,7 @@ export function Wall({ studies }: { studies: Card[] }) {
         {studies.length === 0 ? (
           <FirstStep
             onChoose={open}
-            onSample={() => void fetchSample().then((file) => bringIn([file]), showError)}
+            onSample={() => void fetchSample().then((file) => importFiles([file]), showError)}
           />
         ) : shown.length === 0 ? (
           <div>
@@ -111,7 +102,7 @@ export function Wall({ studies }: { studies: Card[] }) {
                 key={card.id}
                 card={card}
                 onRename={(title) =>
-                  void act(() => call('PATCH', `/api/studies/${card.id}`, nothing, { title }))
+                  void act(() => call(endpoints.renameStudy, { id: card.id, body: { title } }))
                 }
                 onDelete={() => void remove(card)}
                 onCompare={() => setCompared(card)}
@@ -122,11 +113,7 @@ export function Wall({ studies }: { studies: Card[] }) {
         )}
         <DemoAgain demo={demo} />
       </main>
-      {isDragActive && (
-        <div className="pointer-events-none fixed inset-0 z-40 flex items-center justify-center border-8 border-ink bg-panel/85">
-          <p className="font-serif text-4xl">Let go, and the study begins.</p>
-        </div>
-      )}
+      {isDragActive && <DropNotice>Let go, and the study begins.</DropNotice>}
       <CompareDialog one={compared} studies={studies} onClose={() => setCompared(null)} />
       <PrintDialog study={printed} onClose={() => setPrinted(null)} />
       <KnownDialog known={known} onClose={dropKnown} onBeginAgain={(id) => void beginAgain(id)} />

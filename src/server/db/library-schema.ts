@@ -14,7 +14,6 @@ import {
 } from 'drizzle-orm/pg-core';
 import type { Provenance } from '@/core/formats/library-file';
 import type { Role } from '@/core/palette/proportion';
-import type { LibraryContent } from '@/contracts/library';
 import type { LibrarySearch } from '@/contracts/library-search';
 import { moment, now, study } from './schema';
 
@@ -65,16 +64,17 @@ export const library = pgTable(
 export const libraryRevision = pgTable(
   'library_revision',
   {
-    libraryId: uuid('library_id')
+    ownerId: uuid('library_id')
       .notNull()
       .references(() => library.id, { onDelete: 'cascade' }),
     revision: integer('revision').notNull(),
-    content: jsonb('content').$type<LibraryContent>().notNull(),
+    /** Of whatever version it was stored in: read by `readLibraryContent`. */
+    content: jsonb('content').$type<unknown>().notNull(),
     /** When the sitting began, and when it was last saved in. */
     beganAt: moment('began_at').notNull().default(now),
     savedAt: moment('saved_at').notNull().default(now),
   },
-  (table) => [primaryKey({ columns: [table.libraryId, table.revision] })],
+  (table) => [primaryKey({ columns: [table.ownerId, table.revision] })],
 );
 
 /** Colours are OKLab at full precision; hex is made where it is shown. What follows from a colour is kept beside it to be searched. */

@@ -19,7 +19,6 @@ import type { ValueReading } from '@/core/measure/values';
 import type { Oklab } from '@/core/colour/oklab';
 import type { Guess } from '@/contracts/attempt';
 import type { Settings } from '@/contracts/settings';
-import type { StudyDocument } from '@/contracts/study';
 
 /**
  * Bytes go in as base64 text: PGlite's own way writes a byte at a time, 10 MB in 3.5 s against 0.6 s
@@ -72,7 +71,8 @@ export const study = pgTable(
       .notNull()
       .references(() => picture.id),
     title: text('title').notNull(),
-    document: jsonb('document').$type<StudyDocument>().notNull(),
+    /** Of whatever version it was stored in: read by `readStudyDocument`. */
+    document: jsonb('document').$type<unknown>().notNull(),
     revision: integer('revision').notNull(),
     createdAt: moment('created_at').notNull().default(now),
     updatedAt: moment('updated_at').notNull().default(now),
@@ -84,18 +84,20 @@ export const study = pgTable(
   ],
 );
 
-/** Every revision of a study as it was saved. */
+/** What a study was: the state at the end of each sitting of changes. */
 export const studyRevision = pgTable(
   'study_revision',
   {
-    studyId: uuid('study_id')
+    ownerId: uuid('study_id')
       .notNull()
       .references(() => study.id),
     revision: integer('revision').notNull(),
-    document: jsonb('document').$type<StudyDocument>().notNull(),
+    content: jsonb('document').$type<unknown>().notNull(),
+    /** When the sitting began, and when it was last saved in. */
+    beganAt: moment('began_at').notNull().default(now),
     savedAt: moment('saved_at').notNull().default(now),
   },
-  (table) => [primaryKey({ columns: [table.studyId, table.revision] })],
+  (table) => [primaryKey({ columns: [table.ownerId, table.revision] })],
 );
 
 /** The stored reading of a study, with the version of the core that made it; columns are what the Wall searches. */

@@ -1,6 +1,6 @@
 import { jest } from '@jest/globals';
 import { createLibrary, deleteLibrary, getLibrary, listLibraries } from '../libraries/libraries';
-import { bringIn } from '../pictures/bring-in';
+import { importPicture } from '../pictures/import-picture';
 import { deleteStudy, getStudy, listStudies, saveStudy } from '../studies/studies';
 import { freshDatabase } from '../testing/test-database';
 import { redAndBlue } from '../testing/test-pictures';
@@ -39,7 +39,7 @@ it('hangs the whole story, and puts it back without touching one’s own work', 
   const gone = demoId('study', story[2].picture);
   await deleteStudy(gone);
   await deleteLibrary(libraries[0].id);
-  const own = await bringIn(await redAndBlue(77, 41).png().toBuffer(), 'own.png');
+  const own = await importPicture(await redAndBlue(77, 41).png().toBuffer(), 'own.png');
   if (own.kind !== 'new') throw new Error('expected a new study');
   const ownDocument = (await getStudy(own.studyId)).document;
   const ownLibrary = await createLibrary(

@@ -16,7 +16,7 @@ import { createFolder, listFolders, moveToFolder } from '../libraries/folders';
 import { setFavourite } from '../libraries/order';
 import { keepSearch } from '../libraries/saved-searches';
 import { createLibrary, getLibrary, restoreLibrary, saveLibrary } from '../libraries/libraries';
-import { bringIn, titleOf, WHOLE_PICTURE, withPalette } from '../pictures/bring-in';
+import { importPicture, titleOf, WHOLE_PICTURE, withPalette } from '../pictures/import-picture';
 import { getBytes } from '../pictures/get-bytes';
 import { decodeWorking } from '../pictures/read-picture';
 import { refreshReading } from '../readings/refresh';
@@ -65,7 +65,7 @@ async function seedStudy(entry: StoryStudy, onKeeping: () => void): Promise<void
   const untold = newDocument(titleOf(entry.picture));
   const count = entry.count ?? untold.palette.count;
   const first: StudyDocument = { ...untold, ...entry.about, palette: { ...untold.palette, count } };
-  const brought = await bringIn(await readDemoPicture(entry.picture), entry.picture, {
+  const brought = await importPicture(await readDemoPicture(entry.picture), entry.picture, {
     studyId: id,
     document: first,
     onStage: (stage) => stage === 'keeping' && onKeeping(),

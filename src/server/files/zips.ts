@@ -2,7 +2,7 @@ import { fromBuffer, type Entry, type ZipFile as OpenZip } from 'yauzl';
 import { ZipFile } from 'yazl';
 import { buffer } from 'node:stream/consumers';
 import type { Readable } from 'node:stream';
-import { MAX_FILE_BYTES, MAX_ZIPPED_FILES } from '@/contracts/travel';
+import { MAX_FILE_BYTES, MAX_ZIPPED_FILES } from '@/contracts/library-files';
 import { LibraryFileError } from './library-bytes';
 
 export interface NamedBytes {

@@ -5,12 +5,12 @@ import { crc32 } from '@/core/crc32';
 import { manifestSchema, type Manifest } from '@/contracts/keep';
 import { ServiceError } from '../errors';
 import { MANIFEST } from './backup';
-import { tablePath, type Row, type TableName } from './tables';
+import { tablePath, type Row } from './tables';
 
 /** A backup that was found whole. */
 export interface Archive {
   manifest: Manifest;
-  rows: (table: TableName) => Promise<Row[]>;
+  rows: (table: string) => Promise<Row[]>;
   bytes: (path: string) => Promise<Buffer>;
   close: () => void;
 }

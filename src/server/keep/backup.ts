@@ -4,20 +4,22 @@ import { sql } from 'drizzle-orm';
 import { ZipFile } from 'yazl';
 import { BACKUP_FORMAT, BACKUP_VERSION, type Manifest } from '@/contracts/keep';
 import { database } from '../db/client';
-import { getBytes, RENDITIONS } from '../pictures/get-bytes';
-import { KEYS, picturePath, tablePath, TABLES, type Row, type TableName } from './tables';
+import { RENDITIONS } from '@/contracts/pictures';
+import { getBytes } from '../pictures/get-bytes';
+import { keysOf, picturePath, tablePath, TABLES, type Row } from './tables';
 
-type Tables = Record<TableName, Row[]>;
+/** The rows of each table. */
+type Tables = Record<string, Row[]>;
 
 /** All rows as they stand at one moment. */
 export async function allRows(): Promise<Tables> {
   const db = await database();
   return db.transaction(
     async (tx) => {
-      const tables: Partial<Tables> = {};
+      const tables: Tables = {};
       for (const table of TABLES) {
         const order = sql.join(
-          KEYS[table].map((key) => sql.identifier(key)),
+          keysOf(table).map((key) => sql.identifier(key)),
           sql`, `,
         );
         const answer = (await tx.execute(
@@ -25,7 +27,7 @@ export async function allRows(): Promise<Tables> {
         )) as unknown as { rows: { row: Row }[] };
         tables[table] = answer.rows.map(({ row }) => row);
       }
-      return tables as Tables;
+      return tables;
     },
     { isolationLevel: 'repeatable read', accessMode: 'read only' },
   );

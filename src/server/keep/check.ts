@@ -2,7 +2,8 @@ import { asc, eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import type { StoreCheck } from '@/contracts/keep';
 import { libraryContentSchema } from '@/contracts/library';
-import { studyDocumentSchema } from '@/contracts/study';
+import { upToDate } from '@/contracts/documents/versioned';
+import { studyDocuments, studyDocumentSchema } from '@/contracts/study';
 import { database } from '../db/client';
 import { library, swatch } from '../db/library-schema';
 import { picture, pictureBytes, study } from '../db/schema';
@@ -18,14 +19,14 @@ const NEAR = 1e-9;
  * their colours. Nothing is changed.
  */
 export async function checkStore(): Promise<StoreCheck> {
-  const faults: string[] = [];
-  const pictures = await checkPictures(faults);
-  const studies = await checkStudies(faults);
-  const libraries = await checkLibraries(faults);
-  return { pictures, studies, libraries, faults };
+  const problems: string[] = [];
+  const pictures = await checkPictures(problems);
+  const studies = await checkStudies(problems);
+  const libraries = await checkLibraries(problems);
+  return { pictures, studies, libraries, problems };
 }
 
-async function checkPictures(faults: string[]): Promise<number> {
+async function checkPictures(problems: string[]): Promise<number> {
   const db = await database();
   const pictures = await db
     .select({ id: picture.id, name: picture.name, hash: picture.hash, size: picture.size })
@@ -34,11 +35,11 @@ async function checkPictures(faults: string[]): Promise<number> {
   for (const { id, name, hash, size } of pictures) {
     const [bytes] = await db.select().from(pictureBytes).where(eq(pictureBytes.pictureId, id));
     if (!bytes) {
-      faults.push(`The picture “${name}” has lost its bytes.`);
+      problems.push(`The picture “${name}” has lost its bytes.`);
       continue;
     }
     if (bytes.original.length !== size || sha256(bytes.original) !== hash)
-      faults.push(`The original of “${name}” is not the file that was imported.`);
+      problems.push(`The original of “${name}” is not the file that was imported.`);
     for (const rendition of ['working', 'thumbnail'] as const) {
       const opens = await sharp(bytes[rendition], { failOn: 'truncated' })
         .stats()
@@ -46,28 +47,28 @@ async function checkPictures(faults: string[]): Promise<number> {
           () => true,
           () => false,
         );
-      if (!opens) faults.push(`The ${rendition} copy of “${name}” can’t be opened.`);
+      if (!opens) problems.push(`The ${rendition} copy of “${name}” can’t be opened.`);
     }
   }
   return pictures.length;
 }
 
-async function checkStudies(faults: string[]): Promise<number> {
+async function checkStudies(problems: string[]): Promise<number> {
   const db = await database();
   const studies = await db.select({ title: study.title, document: study.document }).from(study);
   for (const { title, document } of studies) {
-    const parsed = studyDocumentSchema.safeParse(document);
+    const parsed = studyDocumentSchema.safeParse(upToDate(studyDocuments.upgrades, document));
     if (!parsed.success)
-      faults.push(
+      problems.push(
         `The study “${title}” is not as it should be: ${parsed.error.issues[0].path.join(' › ')}.`,
       );
     else if (parsed.data.title !== title)
-      faults.push(`The study “${title}” has another title within.`);
+      problems.push(`The study “${title}” has another title within.`);
   }
   return studies.length;
 }
 
-async function checkLibraries(faults: string[]): Promise<number> {
+async function checkLibraries(problems: string[]): Promise<number> {
   const db = await database();
   const libraries = await db
     .select({ id: library.id, name: library.name, note: library.note })
@@ -77,7 +78,7 @@ async function checkLibraries(faults: string[]): Promise<number> {
     const content = { name, note, swatches: swatches.get(id) ?? [], tags: tags.get(id) ?? [] };
     const parsed = libraryContentSchema.safeParse(content);
     if (!parsed.success)
-      faults.push(
+      problems.push(
         `The library “${name}” is not as it should be: ${parsed.error.issues[0].path.join(' › ')}.`,
       );
   }
@@ -86,6 +87,6 @@ async function checkLibraries(faults: string[]): Promise<number> {
     .from(swatch);
   for (const { name, value, ...colour } of rows)
     if (Math.abs(swatchFacts(colour).value - value) > NEAR)
-      faults.push(`The swatch “${name}” has a value beside it that is not its own.`);
+      problems.push(`The swatch “${name}” has a value beside it that is not its own.`);
   return libraries.length;
 }

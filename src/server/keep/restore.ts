@@ -6,10 +6,10 @@ import type { Database } from '../db/open';
 import { rows } from '../db/rows';
 import { pictureBytes } from '../db/schema';
 import { indexStale } from '../libraries/libraries';
-import type { Rendition } from '../pictures/get-bytes';
+import type { Rendition } from '@/contracts/pictures';
 import type { Archive } from './archive';
 import { groupBy, standingsOf } from './standing';
-import { picturePath, type Row, type TableName } from './tables';
+import { columnsOf, picturePath, type Row } from './tables';
 
 type Writer = Pick<Database, 'execute' | 'insert'>;
 
@@ -204,17 +204,26 @@ function remapped(list: readonly Row[], key: string, ids: ReadonlyMap<string, st
   });
 }
 
-/** Writes rows as they are; those whose key is here already are passed over where that may be. */
+/**
+ * Writes rows as they are; those whose key is here already are passed over where that may be. Columns that
+ * came after the backup get their defaults.
+ */
 async function put(
   tx: Writer,
-  table: TableName,
+  table: string,
   list: readonly Row[],
   quietly = false,
 ): Promise<void> {
+  const columns = sql.join(
+    columnsOf(table)
+      .filter((column) => list.some((row) => column in row))
+      .map((column) => sql.identifier(column)),
+    sql`, `,
+  );
   for (let from = 0; from < list.length; from += AT_ONCE)
     await tx.execute(sql`
-      insert into ${sql.identifier(table)}
-      select * from jsonb_populate_recordset(null::${sql.identifier(table)}, ${JSON.stringify(list.slice(from, from + AT_ONCE))}::jsonb)
+      insert into ${sql.identifier(table)} (${columns})
+      select ${columns} from jsonb_populate_recordset(null::${sql.identifier(table)}, ${JSON.stringify(list.slice(from, from + AT_ONCE))}::jsonb)
       ${quietly ? sql`on conflict do nothing` : sql``}`);
 }
 

@@ -1,5 +1,7 @@
 import { sql } from 'drizzle-orm';
+import { upToDate } from '@/contracts/documents/versioned';
 import type { KeptThing } from '@/contracts/keep';
+import { studyDocuments } from '@/contracts/study';
 import { rows } from '../db/rows';
 import type { Archive } from './archive';
 import type { Row } from './tables';
@@ -51,7 +53,7 @@ export async function standingsOf(archive: Archive): Promise<Standings> {
       standing: stand(
         row,
         studyHere.get(row.id),
-        (ours) => sorted(ours.document) === sorted(row.document),
+        (ours) => sorted(study(ours)) === sorted(study(row)),
       ),
     })),
     libraries: libraries.map((row) => {
@@ -93,6 +95,11 @@ export function groupBy(list: readonly Row[], key: string): Map<string, Row[]> {
     else groups.set(String(row[key]), [row]);
   }
   return groups;
+}
+
+/** A study's document as the newest version has it: a backup may be older than what is here. */
+function study({ document }: Row): unknown {
+  return upToDate(studyDocuments.upgrades, document);
 }
 
 /** JSON whose keys stand in one order, so that what means the same reads the same. */

@@ -3,9 +3,11 @@ import { and, desc, eq, inArray, isNull, lt, sql } from 'drizzle-orm';
 import type { Library, LibraryCard, LibraryContent, NewLibrary } from '@/contracts/library';
 import { database } from '../db/client';
 import { library, swatch, tag } from '../db/library-schema';
-import { notFound, ServiceError } from '../errors';
-import { keepFirst, keepRevision } from './history';
-import { contentsOf, writeContents, type Writer } from './library-rows';
+import { notFound } from '../errors';
+import { documentService } from '../documents/document-service';
+import type { Writer } from '../documents/revisions';
+import { libraryRevisions } from './library-history';
+import { contentsOf, writeContents } from './library-rows';
 import { INDEX_VERSION } from './swatch-facts';
 
 /** All libraries, the last changed first, with their swatches. */
@@ -121,18 +123,15 @@ export async function insertLibrary(
     })
     .returning({ id: library.id, revision: library.revision });
   await writeContents(tx, row.id, content);
-  await keepRevision(tx, row.id, row.revision, content);
+  await libraryRevisions.keep(tx, row.id, row.revision, content);
   return row;
 }
 
-/** Replaces a library's content, if it still is the revision the change was based on. */
-export async function saveLibrary(
-  id: string,
-  basedOn: number,
-  content: LibraryContent,
-): Promise<{ id: string; revision: number }> {
-  const db = await database();
-  const saved = await db.transaction(async (tx) => {
+const documents = documentService<LibraryContent>({
+  what: 'library',
+  table: library,
+  revisions: libraryRevisions,
+  async write(tx, id, basedOn, content) {
     const [row] = await tx
       .update(library)
       .set({
@@ -142,19 +141,21 @@ export async function saveLibrary(
         updatedAt: sql`clock_timestamp()`,
       })
       .where(and(eq(library.id, id), eq(library.revision, basedOn), isNull(library.deletedAt)))
-      .returning({ id: library.id, revision: library.revision });
-    if (!row) return null;
-    await rewriteContents(tx, id, content);
-    await keepRevision(tx, id, row.revision, content);
-    return row;
-  });
-  if (saved) return saved;
-  throw new ServiceError(
-    'newer',
-    'This library was changed in another window since you opened it. Nothing was overwritten.',
-    409,
-    await getLibrary(id),
-  );
+      .returning({ revision: library.revision, updatedAt: library.updatedAt });
+    if (row) await rewriteContents(tx, id, content);
+    return row ?? null;
+  },
+  newest: getLibrary,
+});
+
+/** Saves a library as `DocumentService.save` does. */
+export async function saveLibrary(
+  id: string,
+  basedOn: number,
+  content: LibraryContent,
+): Promise<{ id: string; revision: number }> {
+  const { revision } = await documents.save(id, basedOn, content);
+  return { id, revision };
 }
 
 async function rewriteContents(tx: Writer, id: string, content: LibraryContent): Promise<void> {
@@ -184,23 +185,8 @@ function copyName(name: string): string {
 }
 
 /** Into the bin, or out of it. */
-export async function deleteLibrary(id: string): Promise<void> {
-  await setDeleted(id, true);
-}
-
-export async function restoreLibrary(id: string): Promise<void> {
-  await setDeleted(id, false);
-}
-
-async function setDeleted(id: string, deleted: boolean): Promise<void> {
-  const db = await database();
-  const rows = await db
-    .update(library)
-    .set({ deletedAt: deleted ? sql`clock_timestamp()` : null })
-    .where(eq(library.id, id))
-    .returning({ id: library.id });
-  if (rows.length === 0) throw notFound('library');
-}
+export const deleteLibrary = documents.remove;
+export const restoreLibrary = documents.restore;
 
 /** Rows written before what they are found by, or by an older version, get it now. */
 export async function indexStale(): Promise<number> {
@@ -219,7 +205,7 @@ export async function indexStale(): Promise<number> {
     const content = { name, note, swatches: swatches.get(id) ?? [], tags: tags.get(id) ?? [] };
     await db.transaction(async (tx) => {
       await rewriteContents(tx, id, content);
-      await keepFirst(tx, id, revision, content);
+      await libraryRevisions.begin(tx, id, revision, content);
     });
   }
   return stale.length;

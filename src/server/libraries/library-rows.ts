@@ -1,13 +1,12 @@
 import { asc, eq, inArray, sql } from 'drizzle-orm';
 import type { LibraryContent, Swatch } from '@/contracts/library';
+import { readStudyDocument } from '@/contracts/study';
 import { database } from '../db/client';
-import type { Database } from '../db/open';
 import { library, swatch, tag } from '../db/library-schema';
 import { study } from '../db/schema';
+import type { Writer } from '../documents/revisions';
 import { INDEX_VERSION, swatchFacts } from './swatch-facts';
 import { wordsOf } from './words';
-
-export type Writer = Pick<Database, 'insert' | 'delete' | 'select' | 'update'>;
 
 /** Rows in one statement: each takes some twenty parameters, of which PostgreSQL allows 65,535. */
 const ROWS_AT_ONCE = 1000;
@@ -57,7 +56,9 @@ async function indexLibrary(
     .from(library)
     .innerJoin(study, eq(study.id, library.studyId))
     .where(eq(library.id, libraryId));
-  const { title = '', maker = '', source = '' } = made?.document ?? {};
+  const { title, maker, source } = made
+    ? readStudyDocument(made.document)
+    : { title: '', maker: '', source: '' };
   await tx
     .update(library)
     .set({

@@ -1,10 +1,8 @@
 import { eq } from 'drizzle-orm';
+import type { Rendition } from '@/contracts/pictures';
 import { database } from '../db/client';
 import { picture, pictureBytes } from '../db/schema';
 import { notFound } from '../errors';
-
-export const RENDITIONS = ['original', 'working', 'thumbnail'] as const;
-export type Rendition = (typeof RENDITIONS)[number];
 
 const TYPE_OF = { working: 'image/png', thumbnail: 'image/webp' };
 

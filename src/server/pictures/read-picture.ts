@@ -1,5 +1,5 @@
 import sharp, { type Metadata } from 'sharp';
-import { MAX_PIXELS } from '@/contracts/bring-in';
+import { MAX_PIXELS } from '@/contracts/picture-import';
 import { countOpaque, OPAQUE, type Picture } from '@/core/picture/picture';
 import { refusal } from './refusals';
 

@@ -1,4 +1,4 @@
-import { MAX_BYTES, MAX_PIXELS } from '@/contracts/bring-in';
+import { MAX_BYTES, MAX_PIXELS } from '@/contracts/picture-import';
 import { ServiceError } from '../errors';
 
 const KINDS = 'JPEG, PNG, WebP, AVIF, TIFF or GIF';

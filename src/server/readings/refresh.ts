@@ -2,7 +2,7 @@ import { eq, isNull } from 'drizzle-orm';
 import { WHEEL_IDS } from '@/core/colour/wheel';
 import { CORE_VERSION } from '@/core/index';
 import { runReading } from '@/workers/server/pool';
-import { studyDocumentSchema } from '@/contracts/study';
+import { readStudyDocument } from '@/contracts/study';
 import { database } from '../db/client';
 import { pictureBytes, reading, study, wheelReading } from '../db/schema';
 import { decodeWorking } from '../pictures/read-picture';
@@ -44,7 +44,7 @@ async function refreshNow(studyId: string): Promise<void> {
     .leftJoin(reading, eq(reading.studyId, study.id))
     .where(eq(study.id, studyId));
   if (!found) return;
-  const document = studyDocumentSchema.parse(found.document);
+  const document = readStudyDocument(found.document);
   const of = readingKey(document);
   if (found.of === of && found.core === CORE_VERSION && found.neutral !== null) return;
 

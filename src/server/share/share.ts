@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { prismJson } from '@/core/formats/prism-json';
 import { getLibrary } from '../libraries/libraries';
-import { fileOf } from '../libraries/travel';
+import { fileOf } from '../libraries/transfer';
 import { thumbnailOfLibrary } from '../print/prints';
 import { getSettings } from '../settings/settings';
 import { libraryPage } from './library-page';

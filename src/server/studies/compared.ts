@@ -1,6 +1,7 @@
 import { and, eq, isNull } from 'drizzle-orm';
 import type { WheelId } from '@/core/colour/wheel';
 import type { ComparedStudy } from '@/contracts/compare';
+import { readStudyDocument } from '@/contracts/study';
 import { database } from '../db/client';
 import { reading, study, wheelReading } from '../db/schema';
 import { notFound } from '../errors';
@@ -23,7 +24,8 @@ export async function getCompared(id: string, wheel: WheelId): Promise<ComparedS
     .innerJoin(wheelReading, and(eq(wheelReading.studyId, study.id), eq(wheelReading.wheel, wheel)))
     .where(and(eq(study.id, id), isNull(study.deletedAt)));
   if (!row?.colours) throw notFound('study');
-  const { document, pictureId, values, colours, onWheel } = row;
+  const { pictureId, values, colours, onWheel } = row;
+  const document = readStudyDocument(row.document);
   return {
     id,
     title: document.title,

@@ -3,18 +3,20 @@ import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { z } from 'zod';
 import {
   newDocument,
-  newerStudySchema,
-  studyDocumentSchema,
+  readStudyDocument,
+  type newerStudySchema,
   type Study,
   type StudyCard,
   type StudyDocument,
 } from '@/contracts/study';
 import { database } from '../db/client';
-import { picture, reading, study, studyRevision, wheelReading } from '../db/schema';
-import { notFound, ServiceError } from '../errors';
+import { picture, reading, study, wheelReading } from '../db/schema';
+import { documentService, type SavedDocument } from '../documents/document-service';
+import { notFound } from '../errors';
 import { reindexLibrariesOf } from '../libraries/library-rows';
-import { insertStudy, titleOf } from '../pictures/bring-in';
+import { insertStudy, titleOf } from '../pictures/import-picture';
 import { refreshReading } from '../readings/refresh';
+import { studyRevisions } from './study-history';
 import { getSettings } from '../settings/settings';
 
 /** The Wall's studies, newest first; families are the person's wheel's. */
@@ -47,7 +49,17 @@ export async function listStudies(): Promise<StudyCard[]> {
     .where(isNull(study.deletedAt))
     .orderBy(desc(study.createdAt), desc(study.id));
   return rows.map(
-    ({ id, document, pictureId, width, height, createdAt, updatedAt, ...read }): StudyCard => {
+    ({
+      id,
+      pictureId,
+      width,
+      height,
+      createdAt,
+      updatedAt,
+      document: stored,
+      ...read
+    }): StudyCard => {
+      const document = readStudyDocument(stored);
       const { key, range, median, spread, neutral, temperature, ...onWheel } = read;
       const colours =
         neutral === null || temperature === null ? null : { ...onWheel, neutral, temperature };
@@ -85,7 +97,7 @@ export async function getStudy(id: string): Promise<Study> {
   return {
     id: row.study.id,
     revision: row.study.revision,
-    document: studyDocumentSchema.parse(row.study.document),
+    document: readStudyDocument(row.study.document),
     picture: facts,
     createdAt: row.study.createdAt.toISOString(),
     updatedAt: row.study.updatedAt.toISOString(),
@@ -105,17 +117,11 @@ export async function createStudy(pictureId: string, id: string = randomUUID()):
   return id;
 }
 
-/**
- * Saves a document over the revision it was based on and keeps the old one. Throws `newer` with the
- * document that is newer when somebody else has saved since, and stores nothing.
- */
-export async function saveStudy(
-  id: string,
-  basedOn: number,
-  document: StudyDocument,
-): Promise<{ revision: number; updatedAt: string }> {
-  const db = await database();
-  const saved = await db.transaction(async (tx) => {
+const documents = documentService<StudyDocument>({
+  what: 'study',
+  table: study,
+  revisions: studyRevisions,
+  async write(tx, id, basedOn, document) {
     const [row] = await tx
       .update(study)
       .set({
@@ -126,25 +132,25 @@ export async function saveStudy(
       })
       .where(and(eq(study.id, id), eq(study.revision, basedOn), isNull(study.deletedAt)))
       .returning({ revision: study.revision, updatedAt: study.updatedAt });
-    if (row)
-      await tx.insert(studyRevision).values({ studyId: id, revision: row.revision, document });
-    return row;
-  });
-  if (!saved) throw newer(await getStudy(id));
+    return row ?? null;
+  },
+  async newest(id): Promise<z.infer<typeof newerStudySchema>> {
+    const { revision, document } = await getStudy(id);
+    return { revision, document };
+  },
+});
+
+/** Saves a study as `DocumentService.save` does, and what follows from it. */
+export async function saveStudy(
+  id: string,
+  basedOn: number,
+  document: StudyDocument,
+): Promise<SavedDocument> {
+  const saved = await documents.save(id, basedOn, document);
   await reindexLibrariesOf(id);
   // The reading follows from the document; a save need not wait for it.
   void refreshReading(id).catch((error) => console.error(error));
-  return { revision: saved.revision, updatedAt: saved.updatedAt.toISOString() };
-}
-
-function newer({ revision, document }: Study): ServiceError {
-  const detail: z.infer<typeof newerStudySchema> = { revision, document };
-  return new ServiceError(
-    'newer',
-    'This study was changed in another window since you opened it. Nothing was overwritten.',
-    409,
-    detail,
-  );
+  return saved;
 }
 
 /** Renames from the Wall: a change of the document like any other, on whatever revision stands. */
@@ -153,21 +159,6 @@ export async function renameStudy(id: string, title: string): Promise<void> {
   await saveStudy(id, revision, { ...document, title });
 }
 
-/** Takes a study off the Wall; `restoreStudy` brings it back. */
-export async function deleteStudy(id: string): Promise<void> {
-  await setDeleted(id, true);
-}
-
-export async function restoreStudy(id: string): Promise<void> {
-  await setDeleted(id, false);
-}
-
-async function setDeleted(id: string, deleted: boolean): Promise<void> {
-  const db = await database();
-  const rows = await db
-    .update(study)
-    .set({ deletedAt: deleted ? sql`clock_timestamp()` : null })
-    .where(eq(study.id, id))
-    .returning({ id: study.id });
-  if (rows.length === 0) throw notFound('study');
-}
+/** Takes a study off the Wall, and puts it back. */
+export const deleteStudy = documents.remove;
+export const restoreStudy = documents.restore;

@@ -1,3 +1,4 @@
+import type { Merge } from './merge';
 import { amend, begin, change, rebase, redo, undo, type History } from './history';
 import type { SaveState } from './saver';
 
@@ -19,6 +20,7 @@ export interface DocumentState<T> {
 /** The document's part of a zustand store. */
 export function documentState<T>(
   document: T,
+  merge: Merge<T>,
   set: (edit: (state: DocumentState<T>) => Partial<DocumentState<T>>) => void,
 ): DocumentState<T> {
   return {
@@ -32,7 +34,7 @@ export function documentState<T>(
     undo: () => set(({ history }) => ({ history: undo(history) })),
     redo: () => set(({ history }) => ({ history: redo(history) })),
     takeIn: (merged, base, theirs) =>
-      set(({ history }) => ({ history: rebase(history, merged, base, theirs) })),
+      set(({ history }) => ({ history: rebase(history, merged, base, theirs, merge) })),
     setSaveState: (saveState) => set(() => ({ saveState })),
   };
 }

@@ -1,3 +1,5 @@
+import { z } from 'zod';
+import { mergeOf } from './merge';
 import { amend, begin, change, rebase, redo, undo } from './history';
 
 describe('history', () => {
@@ -24,7 +26,9 @@ describe('history', () => {
   it('does not undo what another window did', () => {
     const base = { title: 'a', maker: '' };
     const history = change(begin(base), { ...base, title: 'b' }, null, 0);
-    const after = rebase(history, { title: 'b', maker: 'them' }, base, { ...base, maker: 'them' });
+    const merge = mergeOf(z.object({ title: z.string(), maker: z.string() }));
+    const theirs = { ...base, maker: 'them' };
+    const after = rebase(history, { title: 'b', maker: 'them' }, base, theirs, merge);
     expect(undo(after).present).toEqual({ title: 'a', maker: 'them' });
   });
 

@@ -1,4 +1,4 @@
-import { merge } from './merge';
+import type { Merge } from './merge';
 
 /** A document with the ways back and forward. */
 export interface History<T> {
@@ -60,7 +60,13 @@ export function redo<T>(history: History<T>): History<T> {
  * Takes in what another window changed, in every step: undoing one's own work must not undo
  * somebody else's.
  */
-export function rebase<T>(history: History<T>, present: T, base: T, theirs: T): History<T> {
+export function rebase<T>(
+  history: History<T>,
+  present: T,
+  base: T,
+  theirs: T,
+  merge: Merge<T>,
+): History<T> {
   const over = (document: T) => merge(base, document, theirs).value;
   return { present, past: history.past.map(over), future: history.future.map(over), run: null };
 }

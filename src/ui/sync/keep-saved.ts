@@ -1,23 +1,27 @@
 import { toast } from 'sonner';
 import { z } from 'zod';
-import { call, RefusedError } from '../api';
+import { RefusedError } from '../api';
 import { showError } from '../notices';
 import type { DocumentState } from './document-store';
 import { dropDraft, findDraft, keepDraft } from './draft';
-import { merge, yieldTo, type Conflict } from './merge';
+import { yieldTo, type Conflict, type Merge } from './merge';
 import { createSaver, type Saved } from './saver';
 
 export interface SavingOptions<T> {
   /** The document's name among all that this browser holds: its channel and its draft are called so. */
   name: string;
-  /** Where it is fetched (GET) and saved (PUT). */
-  path: string;
+  /** Saves it over a revision; the answer is the revision it became. */
+  save: (basedOn: number, document: T, options: RequestInit) => Promise<{ revision: number }>;
+  /** What the server has now. */
+  fetch: () => Promise<Saved<T>>;
   start: Saved<T>;
   /** What a document has to be before it is sent; one that is not yet waits in the window. */
   schema: z.ZodType<T>;
-  bodyOf: (basedOn: number, document: T) => unknown;
-  /** Checks what the server tells of the document, when asked and when it refuses an older one. */
-  answer: z.ZodType<Saved<T>>;
+  /** Reads a document that was kept, perhaps by an older version of the program. */
+  read: (stored: unknown) => T;
+  merge: Merge<T>;
+  /** Checks what the server tells of the document when it refuses an older one. */
+  newer: z.ZodType<Saved<T>>;
 }
 
 interface Store<T> {
@@ -25,7 +29,6 @@ interface Store<T> {
   subscribe: (listener: (state: DocumentState<T>, before: DocumentState<T>) => void) => () => void;
 }
 
-const revisionSchema = z.object({ revision: z.number().int() });
 /** A request that outlives its page may hold 64 KB at most. */
 const MAX_KEEPALIVE_BYTES = 60_000;
 
@@ -33,22 +36,23 @@ const MAX_KEEPALIVE_BYTES = 60_000;
  * Keeps an open document saved, merges what other windows save, and brings back what an earlier
  * window could not get through to the server. Answers the function that ends it.
  */
-export function keepSaved<T>(store: Store<T>, keeping: SavingOptions<T>): () => void {
-  const { name, path, schema, start, answer, bodyOf } = keeping;
-  const savedSchema = z.object({ revision: z.number().int(), value: schema });
-  const draftSchema = z.object({ base: savedSchema, value: schema });
+export function keepSaved<T>(store: Store<T>, options: SavingOptions<T>): () => void {
+  const { name, schema, start, newer, read, merge } = options;
+  const kept = z.unknown().transform(read);
+  const savedSchema = z.object({ revision: z.number().int(), value: kept });
+  const draftSchema = z.object({ base: savedSchema, value: kept });
   const channel = new BroadcastChannel(`bold-prism-${name}`);
 
   const saver = createSaver<T>({
     start,
+    merge,
     send: async (basedOn, document) => {
-      const body = bodyOf(basedOn, document);
-      const keepalive = JSON.stringify(body).length < MAX_KEEPALIVE_BYTES;
-      return (await call('PUT', path, revisionSchema, body, { keepalive })).revision;
+      const keepalive = JSON.stringify(document).length < MAX_KEEPALIVE_BYTES;
+      return (await options.save(basedOn, document, { keepalive })).revision;
     },
     newerIn: (error) => {
       if (!(error instanceof RefusedError) || error.code !== 'newer') return null;
-      const parsed = answer.safeParse(error.detail);
+      const parsed = newer.safeParse(error.detail);
       return parsed.success ? parsed.data : null;
     },
     passing: (error) =>
@@ -87,7 +91,7 @@ export function keepSaved<T>(store: Store<T>, keeping: SavingOptions<T>): () => 
 
   // The page may come from the browser's history, older than what the server has.
   const catchUp = () =>
-    void call('GET', path, answer).then(
+    void options.fetch().then(
       (saved) => saver.receive(saved),
       () => undefined,
     );

@@ -1,8 +1,11 @@
+import type { z } from 'zod';
+import { mergePolicyOf, type MergePolicy } from '@/contracts/documents/merge-policy';
+
 /**
  * Three-way merging of documents: what one side changed and the other left alone is taken; what
  * both changed alike is taken once; where both changed the same thing differently, `mine` stands
- * and the conflict is named. Lists of things with an `id` are merged thing by thing, and a thing
- * one side deleted while the other changed it stays: nothing is lost by merging.
+ * and the conflict is named. How each field is merged its schema says. A thing of a list that one
+ * side deleted while the other changed it stays: nothing is lost by merging.
  */
 export interface Conflict {
   path: string[];
@@ -15,31 +18,15 @@ export interface Merged<T> {
   conflicts: Conflict[];
 }
 
-/** Objects that only mean something whole: half of one crop and half of another is neither. */
-const WHOLE_KEYS = new Set([
-  'crop',
-  'neutral',
-  'colour',
-  'area',
-  'provenance',
-  'values',
-  'region',
-  'target',
-  'settings',
-  'follows',
-  'kept',
-  'only',
-  'push',
-  'components',
-  'parts',
-]);
+export type Merge<T> = (base: T, mine: T, theirs: T) => Merged<T>;
 
-/** What follows from the rest and is put right after a merge: not worth a word to the person. */
-const DERIVED_KEYS = new Set(['share']);
-
-export function merge<T>(base: T, mine: T, theirs: T): Merged<T> {
-  const conflicts: Conflict[] = [];
-  return { value: mergeAt(base, mine, theirs, [], conflicts) as T, conflicts };
+/** How documents of a schema are merged. Throws an Error where the schema does not say how a field is. */
+export function mergeOf<T>(schema: z.ZodType<T>): Merge<T> {
+  const policy = mergePolicyOf(schema);
+  return (base, mine, theirs) => {
+    const conflicts: Conflict[] = [];
+    return { value: mergeAt(policy, base, mine, theirs, [], conflicts) as T, conflicts };
+  };
 }
 
 export function same(one: unknown, other: unknown): boolean {
@@ -55,6 +42,7 @@ export function same(one: unknown, other: unknown): boolean {
 }
 
 function mergeAt(
+  policy: MergePolicy,
   base: unknown,
   mine: unknown,
   theirs: unknown,
@@ -63,36 +51,79 @@ function mergeAt(
 ): unknown {
   if (same(mine, base)) return theirs;
   if (same(theirs, base) || same(mine, theirs)) return mine;
-  const whole = WHOLE_KEYS.has(path[path.length - 1]);
-  if (!whole && isThings(base) && isThings(mine) && isThings(theirs))
-    return mergeThings(base, mine, theirs, path, conflicts);
-  if (!whole && isRecord(base) && isRecord(mine) && isRecord(theirs)) {
-    const keys = new Set([...Object.keys(mine), ...Object.keys(theirs)]);
-    return Object.fromEntries(
-      [...keys].map((key) => [
-        key,
-        mergeAt(base[key], mine[key], theirs[key], [...path, key], conflicts),
-      ]),
-    );
+  switch (policy.rule) {
+    case 'derived':
+      return mine;
+    case 'strokes':
+      return mergeStrokes(base as Thing[], mine as Thing[], theirs as Thing[]);
+    case 'byId':
+      return mergeThings(policy.entry, base as Thing[], mine as Thing[], theirs as Thing[], {
+        path,
+        conflicts,
+      });
+    case 'union': {
+      const { on, options } = policy;
+      const kinds = [base, mine, theirs].map((one) => (isRecord(one) ? one[on] : undefined));
+      const option = options[String(kinds[0])] as MergePolicy | undefined;
+      if (option && kinds.every((kind) => kind === kinds[0]))
+        return mergeAt(option, base, mine, theirs, path, conflicts);
+      break;
+    }
+    case 'fields':
+      if (isRecord(base) && isRecord(mine) && isRecord(theirs))
+        return mergeFields(policy.fields, base, mine, theirs, { path, conflicts });
   }
-  if (!DERIVED_KEYS.has(path[path.length - 1])) conflicts.push({ path, mine, theirs });
+  conflicts.push({ path, mine, theirs });
   return mine;
+}
+
+interface Where {
+  path: string[];
+  conflicts: Conflict[];
+}
+type Fields = Record<string, unknown>;
+const ONE: MergePolicy = { rule: 'one' };
+
+function mergeFields(
+  fields: Readonly<Record<string, MergePolicy>>,
+  base: Fields,
+  mine: Fields,
+  theirs: Fields,
+  { path, conflicts }: Where,
+): Fields {
+  const keys = new Set([...Object.keys(mine), ...Object.keys(theirs)]);
+  return Object.fromEntries(
+    [...keys].map((key) => [
+      key,
+      mergeAt(fields[key] ?? ONE, base[key], mine[key], theirs[key], [...path, key], conflicts),
+    ]),
+  );
 }
 
 interface Thing {
   id: string;
 }
 
+/** What both left, then what either drew: theirs first, so that one's own lie on top. */
+function mergeStrokes(base: Thing[], mine: Thing[], theirs: Thing[]): Thing[] {
+  const [known, my, their] = [base, mine, theirs].map((list) => new Set(list.map(({ id }) => id)));
+  return [
+    ...base.filter(({ id }) => my.has(id) && their.has(id)),
+    ...theirs.filter(({ id }) => !known.has(id)),
+    ...mine.filter(({ id }) => !known.has(id) && !their.has(id)),
+  ];
+}
+
 function mergeThings(
+  entry: MergePolicy,
   base: Thing[],
   mine: Thing[],
   theirs: Thing[],
-  path: string[],
-  conflicts: Conflict[],
+  { path, conflicts }: Where,
 ): Thing[] {
-  const baseOf = byId(base);
-  const mineOf = byId(mine);
-  const theirsOf = byId(theirs);
+  const baseOf = thingsById(base);
+  const mineOf = thingsById(mine);
+  const theirsOf = thingsById(theirs);
   // The order is that of the side that changed it; what only the other side has follows its neighbour.
   const minesOrder = !sameOrder(base, mine);
   const [leading, other] = minesOrder ? [mine, theirs] : [theirs, mine];
@@ -106,16 +137,19 @@ function mergeThings(
     const was = baseOf.get(id);
     const my = mineOf.get(id);
     const their = theirsOf.get(id);
-    if (my && their) return [mergeAt(was, my, their, [...path, id], conflicts) as Thing];
+    if (my && their) return [mergeAt(entry, was, my, their, [...path, id], conflicts) as Thing];
     const left = (my ?? their) as Thing;
-    const deleted = was !== undefined && same(decided(left), decided(was));
+    const deleted = was !== undefined && same(decided(entry, left), decided(entry, was));
     return deleted ? [] : [left];
   });
 }
 
 /** A thing without what merely follows from the rest. */
-function decided(thing: Thing): unknown {
-  return Object.fromEntries(Object.entries(thing).filter(([key]) => !DERIVED_KEYS.has(key)));
+function decided(entry: MergePolicy, thing: Thing): unknown {
+  if (entry.rule !== 'fields') return thing;
+  return Object.fromEntries(
+    Object.entries(thing).filter(([key]) => entry.fields[key]?.rule !== 'derived'),
+  );
 }
 
 function sameOrder(base: Thing[], changed: Thing[]): boolean {
@@ -127,7 +161,7 @@ function sameOrder(base: Thing[], changed: Thing[]): boolean {
   );
 }
 
-function byId(things: Thing[]): Map<string, Thing> {
+function thingsById(things: Thing[]): Map<string, Thing> {
   return new Map(things.map((thing) => [thing.id, thing]));
 }
 

@@ -1,4 +1,4 @@
-import { merge, same, type Conflict } from './merge';
+import { same, type Conflict, type Merge } from './merge';
 
 /** A value as the server has acknowledged it. */
 export interface Saved<T> {
@@ -10,6 +10,7 @@ export type SaveState = 'saved' | 'saving' | 'waiting for the server';
 
 export interface SaverOptions<T> {
   start: Saved<T>;
+  merge: Merge<T>;
   /** Sends a value; the answer is the revision it became. */
   send: (basedOn: number, value: T) => Promise<number>;
   /** The newer value that a refusal carries, or null for any other failure. */
@@ -58,7 +59,7 @@ export function createSaver<T>(options: SaverOptions<T>): Saver<T> {
   const takeIn = (newer: Saved<T>) => {
     const base = acknowledged.value;
     acknowledged = newer;
-    const { value, conflicts } = merge(base, current, newer.value);
+    const { value, conflicts } = options.merge(base, current, newer.value);
     current = value;
     options.onMerged(value, { base, theirs: newer.value }, conflicts);
   };

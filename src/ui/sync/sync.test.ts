@@ -1,14 +1,19 @@
 import { jest } from '@jest/globals';
 import fc from 'fast-check';
-import { merge, same, yieldTo } from './merge';
+import { z } from 'zod';
+import { asOne, asStrokes, byId, derived } from '@/contracts/documents/merge-policy';
+import { mergeOf, same, yieldTo } from './merge';
 import { createSaver, type Saved, type SaveState } from './saver';
 
-interface Doc {
-  title: string;
-  maker: string;
-  crop: { x: number; y: number } | null;
-  swatches: { id: string; name: string }[];
-}
+const place = z.object({ x: z.number(), y: z.number() });
+const docSchema = z.object({
+  title: z.string(),
+  maker: z.string(),
+  crop: asOne(place.nullable()),
+  swatches: byId(z.array(z.object({ id: z.string(), name: z.string() }))),
+});
+type Doc = z.infer<typeof docSchema>;
+const merge = mergeOf(docSchema);
 const base: Doc = {
   title: 'Fog',
   maker: '',
@@ -67,12 +72,17 @@ describe('merging', () => {
       ],
     });
     const mine = shares(0.4, 0.6);
-    const merged = merge(shares(0.5, 0.5), mine, shares(0.3, 0.7));
+    const mergeShares = mergeOf(
+      z.object({
+        swatches: byId(z.array(z.object({ id: z.string(), share: derived(z.number()) }))),
+      }),
+    );
+    const merged = mergeShares(shares(0.5, 0.5), mine, shares(0.3, 0.7));
     expect(merged).toEqual({ value: mine, conflicts: [] });
     const deleted = { swatches: [{ id: 'b', share: 1 }] };
-    expect(merge(shares(0.5, 0.5), mine, deleted).value.swatches.map(({ id }) => id)).toEqual([
-      'b',
-    ]);
+    expect(mergeShares(shares(0.5, 0.5), mine, deleted).value.swatches.map(({ id }) => id)).toEqual(
+      ['b'],
+    );
   });
 
   it('lets mine stand where both changed one thing, says so, and can yield', () => {
@@ -124,6 +134,37 @@ describe('merging', () => {
     );
   });
 
+  it('keeps the strokes of both, one’s own on top, and what either took away is gone', () => {
+    const row = mergeOf(z.object({ row: asStrokes(z.array(z.object({ id: z.string() }))) }));
+    const of = (ids: string) => ({ row: Array.from(ids, (id) => ({ id })) });
+    expect(row(of('abc'), of('abcm'), of('abct'))).toEqual({ value: of('abctm'), conflicts: [] });
+    expect(row(of('abc'), of('acm'), of('bc')).value).toEqual(of('cm'));
+  });
+
+  it('merges a choice field by field while it is the same choice, else as one', () => {
+    const sets = mergeOf(
+      z.object({
+        set: z.discriminatedUnion('kind', [
+          z.object({ kind: z.literal('a'), one: z.number(), two: z.number() }),
+          z.object({ kind: z.literal('b'), one: z.number() }),
+        ]),
+      }),
+    );
+    const a = (one: number, two: number) => ({ set: { kind: 'a' as const, one, two } });
+    const b = (one: number) => ({ set: { kind: 'b' as const, one } });
+    expect(sets(a(0, 0), a(1, 0), a(0, 1))).toEqual({ value: a(1, 1), conflicts: [] });
+    expect(sets(a(0, 0), a(1, 0), b(5))).toMatchObject({
+      value: a(1, 0),
+      conflicts: [{ path: ['set'] }],
+    });
+  });
+
+  it('refuses a list or a choice of which nobody said how it is merged', () => {
+    expect(() => mergeOf(z.object({ deep: z.object({ list: z.array(z.string()) }) }))).toThrow(
+      'deep.list',
+    );
+  });
+
   it('knows sameness by content', () => {
     expect(same({ a: [1, { b: null }] }, { a: [1, { b: null }] })).toBe(true);
     expect(same({ a: 1 }, { a: 1, b: undefined })).toBe(false);
@@ -162,6 +203,7 @@ function opened(server: ReturnType<typeof fakeServer>) {
   const window = { value: server.server.saved.value, state: 'saved' as SaveState, refused: 0 };
   const saver = createSaver<Doc>({
     start: server.server.saved,
+    merge,
     send: server.send,
     newerIn: (error) => (error instanceof Newer ? error.saved : null),
     passing: (error) => error instanceof Down,

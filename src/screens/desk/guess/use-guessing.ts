@@ -1,10 +1,11 @@
 'use client';
 
 import { useEffect, useState } from 'react';
+import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { Oklab } from '@/core/colour/oklab';
 import { wheelOf } from '@/core/colour/wheel';
 import { scoreThree, type ThreeAnswers, type ThreeScores } from '@/core/drills/three-questions';
-import { recordSchema, type GuessRecord } from '@/contracts/attempt';
+import { type GuessRecord } from '@/contracts/attempt';
 import { call } from '@/ui/api';
 import { showError } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
@@ -14,7 +15,7 @@ import type { Point } from '../view';
 import { guessSender } from './send-guesses';
 
 /** Of this window, not of one place: what could not be sent waits for the next guess anywhere. */
-const sendGuess = guessSender((attempt) => call('POST', '/api/attempts', recordSchema, attempt));
+const sendGuess = guessSender((attempt) => call(endpoints.keepAttempt, { body: attempt }));
 
 interface Guessed {
   /** Whether the riddle is over: guessed, or skipped. */

@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useForm } from 'react-hook-form';
 import { toast } from 'sonner';
 import { z } from 'zod';
-import { savedLibrarySchema } from '@/contracts/library';
+import { endpoints } from '@/contracts/endpoints/endpoints';
 import { call } from '@/ui/api';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
@@ -43,7 +43,7 @@ export function SaveDialog({ onClose }: { onClose: () => void }) {
       ...libraryFrom(store.getState().history.present, studyId, facts),
     };
     try {
-      const { id } = await call('POST', '/api/libraries', savedLibrarySchema, content);
+      const { id } = await call(endpoints.createLibrary, { body: content });
       onClose();
       toast(`“${name}” is in the Drawers.`, {
         duration: 10_000,
@@ -69,18 +69,18 @@ export function SaveDialog({ onClose }: { onClose: () => void }) {
         <TextField
           label="Name"
           autoFocus
-          fault={formState.errors.name?.message}
+          error={formState.errors.name?.message}
           {...register('name')}
         />
         <NoteField
           label="Note: what it is for"
           rows={3}
-          fault={formState.errors.note?.message}
+          error={formState.errors.note?.message}
           {...register('note')}
         />
         <TextField
           label="Tags, with commas between"
-          fault={formState.errors.tags?.message}
+          error={formState.errors.tags?.message}
           {...register('tags')}
         />
         <div className="mt-2 flex justify-end gap-2">

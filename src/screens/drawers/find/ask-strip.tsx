@@ -21,7 +21,7 @@ import { useSettings } from '@/ui/settings';
 import { Slider } from '@/ui/slider';
 import { initials } from '@/ui/tide';
 import { valueWords } from '@/ui/words';
-import { familyName, intensityRange, toggled, withNear } from './asked';
+import { familyName, intensityRange, toggled, withNear } from './search-address';
 import { CountBars } from './count-bars';
 
 interface Props {

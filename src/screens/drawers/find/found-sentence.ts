@@ -3,7 +3,7 @@ import { shortName } from '@/core/colour/name';
 import type { Wheel } from '@/core/colour/wheel';
 import { GREY, type LibrarySearch } from '@/contracts/library-search';
 import { capital, list, several } from '@/ui/words';
-import { asksSomething } from './asked';
+import { asksSomething } from './search-address';
 
 /** What was found, in words that say what was asked. */
 export function foundSentence(

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { z } from 'zod';
+import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { LibrarySearch } from '@/contracts/library-search';
 import { call } from '@/ui/api';
 import { Button } from '@/ui/button';
@@ -16,10 +16,7 @@ export function KeepSearch({ search, onKept }: { search: LibrarySearch; onKept: 
     const kept = name?.trim();
     if (!kept) return;
     try {
-      await call('POST', '/api/drawers/searches', z.object({ id: z.string() }), {
-        name: kept,
-        search,
-      });
+      await call(endpoints.keepSearch, { body: { name: kept, search } });
       setName(null);
       say(`“${kept}” is kept on the left.`);
       onKept();

@@ -1,18 +1,15 @@
 'use client';
 
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { keepPreviousData, useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useMemo, useState } from 'react';
 import type { Wheel } from '@/core/colour/wheel';
-import {
-  facetsSchema,
-  searchAnswerSchema,
-  type Facets,
-  type FoundLibrary,
-  type LibrarySearch,
-  type SearchAnswer,
-} from '@/contracts/library-search';
-import { call } from '@/ui/api';
-import { showError } from '@/ui/notices';
-import { queryOf } from './asked';
+import { endpoints } from '@/contracts/endpoints/endpoints';
+import type { Facets, FoundLibrary, LibrarySearch, SearchAnswer } from '@/contracts/library-search';
+import { addressOf } from '@/ui/address';
+import { keyOf, queryFor, useStored } from '@/ui/queries';
+import { useAddress } from '@/ui/use-address';
+import { useDebounced } from '@/ui/use-debounced';
+import { searchCodec } from './search-address';
 
 export const PAGE = 40;
 const ASK_AFTER = 150;
@@ -38,101 +35,99 @@ export interface SearchRoom {
   edit: (id: string, part: Partial<FoundLibrary>) => void;
 }
 
+const pageOf = (search: LibrarySearch, offset: number) =>
+  queryFor(endpoints.searchLibraries, { body: { search, offset, limit: PAGE } });
+
 /** What is asked of the Drawers, what answers, and the counts beside it; the address bar holds the question. */
 export function useSearch(
-  asked: LibrarySearch,
-  first: SearchAnswer,
+  opened: LibrarySearch,
+  firstPage: SearchAnswer,
   firstFacets: Facets,
   wheel: Wheel,
 ): SearchRoom {
-  const [search, setSearch] = useState(asked);
-  const [found, setFound] = useState<Found>(() => foundOf(asked, first));
-  const [facets, setFacets] = useState(firstFacets);
-  const [asking, setAsking] = useState(false);
-  // The page was asked for anew, for something has changed in the store.
-  const [given, setGiven] = useState(first);
-  if (given !== first) {
-    setGiven(first);
-    if (JSON.stringify(asked) === JSON.stringify(search)) {
-      setFound(foundOf(asked, first));
-      setFacets(firstFacets);
-    }
-  }
-  const turn = useRef(0);
-  const fetching = useRef(new Set<number>());
+  const client = useQueryClient();
+  const [search, setSearch] = useState(opened);
+  /** What is asked of the server: the search as it is once the hand rests. */
+  const [query, setQuery] = useState(opened);
+  const { run } = useDebounced(ASK_AFTER);
+  useAddress(addressOf(searchCodec(wheel), query));
+  useStored(
+    endpoints.searchLibraries,
+    { body: { search: opened, offset: 0, limit: PAGE } },
+    firstPage,
+  );
+  useStored(endpoints.countFacets, { body: opened }, firstFacets);
 
-  const ask = useCallback(async (next: LibrarySearch) => {
-    const own = ++turn.current;
-    fetching.current.clear();
-    try {
-      const answer = await fetchPage(next, 0);
-      if (own !== turn.current) return;
-      setFound(foundOf(next, answer));
-      const counts = await call('POST', '/api/drawers/facets', facetsSchema, next);
-      if (own === turn.current) setFacets(counts);
-    } catch (error) {
-      if (own === turn.current) showError(error);
-    } finally {
-      if (own === turn.current) setAsking(false);
-    }
-  }, []);
+  const { queryFn, ...first } = pageOf(query, 0);
+  const page = useQuery({
+    ...first,
+    queryFn,
+    placeholderData: keepPreviousData,
+    initialData: query === opened ? firstPage : undefined,
+  });
+  const facets = useQuery({
+    ...queryFor(endpoints.countFacets, { body: query }),
+    placeholderData: keepPreviousData,
+    initialData: query === opened ? firstFacets : undefined,
+  });
+  // While another question is on its way, what is shown answers the one before it.
+  const [shown, setShown] = useState({ to: opened, page: firstPage });
+  if (page.data && !page.isPlaceholderData && (shown.to !== query || shown.page !== page.data))
+    setShown({ to: query, page: page.data });
 
-  const waiting = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const change = (next: LibrarySearch) => {
-    setSearch(next);
-    setAsking(true);
-    clearTimeout(waiting.current);
-    waiting.current = setTimeout(() => {
-      const query = queryOf(next, wheel);
-      window.history.replaceState(null, '', query ? `/drawers?${query}` : '/drawers');
-      void ask(next);
-    }, ASK_AFTER);
-  };
-  useEffect(() => () => clearTimeout(waiting.current), []);
+  const [seen, setSeen] = useState<{ of: LibrarySearch; offsets: readonly number[] }>({
+    of: opened,
+    offsets: [],
+  });
+  const offsets = seen.of === shown.to ? seen.offsets : [];
+  const more = useQueries({ queries: offsets.map((offset) => pageOf(shown.to, offset)) });
+  const fetched = JSON.stringify(more.map(({ dataUpdatedAt }) => dataUpdatedAt));
+  const found = useMemo((): Found => {
+    const rows: Found['rows'] = Array.from({ length: shown.page.total }, () => undefined);
+    rows.splice(0, shown.page.libraries.length, ...shown.page.libraries);
+    more.forEach(({ data }, i) => {
+      if (data) rows.splice(offsets[i], data.libraries.length, ...data.libraries);
+    });
+    return { to: shown.to, total: shown.page.total, rows };
+    // The pages are new objects with every render; when they were fetched says whether they changed.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [shown, fetched]);
 
   const see = useCallback(
     (from: number, to: number) => {
-      for (let at = Math.floor(from / PAGE) * PAGE; at <= to; at += PAGE) {
-        if (at >= found.total || found.rows[at] || fetching.current.has(at)) continue;
-        fetching.current.add(at);
-        const own = turn.current;
-        // Of what is shown, though something else may be asked already.
-        fetchPage(found.to, at)
-          .then((answer) => {
-            if (own !== turn.current) return;
-            setFound((was) => ({
-              to: was.to,
-              total: answer.total,
-              rows: was.rows.toSpliced(at, answer.libraries.length, ...answer.libraries),
-            }));
-          }, showError)
-          .finally(() => own === turn.current && fetching.current.delete(at));
-      }
+      const last = Math.min(to, shown.page.total - 1);
+      const wanted: number[] = [];
+      for (let at = Math.max(PAGE, Math.floor(from / PAGE) * PAGE); at <= last; at += PAGE)
+        wanted.push(at);
+      setSeen((was) => {
+        const known = was.of === shown.to ? was.offsets : [];
+        const fresh = wanted.filter((offset) => !known.includes(offset));
+        return fresh.length === 0 && was.of === shown.to
+          ? was
+          : { of: shown.to, offsets: [...known, ...fresh] };
+      });
     },
-    [found],
+    [shown],
   );
 
   return {
     search,
-    setSearch: change,
+    setSearch: (next) => {
+      setSearch(next);
+      run(() => setQuery(next));
+    },
     found,
-    facets,
-    asking,
+    facets: facets.data ?? firstFacets,
+    asking: search !== query || page.isPlaceholderData,
     see,
     edit: (id, part) =>
-      setFound((was) => ({
-        ...was,
-        rows: was.rows.map((row) => (row?.id === id ? { ...row, ...part } : row)),
-      })),
+      client.setQueriesData<SearchAnswer>(
+        { queryKey: keyOf(endpoints.searchLibraries) },
+        (answer) =>
+          answer && {
+            ...answer,
+            libraries: answer.libraries.map((row) => (row.id === id ? { ...row, ...part } : row)),
+          },
+      ),
   };
-}
-
-function foundOf(to: LibrarySearch, { total, libraries }: SearchAnswer): Found {
-  const rows: Found['rows'] = Array.from({ length: total }, () => undefined);
-  rows.splice(0, libraries.length, ...libraries);
-  return { to, total, rows };
-}
-
-function fetchPage(search: LibrarySearch, offset: number): Promise<SearchAnswer> {
-  return call('POST', '/api/drawers/search', searchAnswerSchema, { search, offset, limit: PAGE });
 }

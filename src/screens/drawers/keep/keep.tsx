@@ -1,15 +1,17 @@
 'use client';
 
 import { format } from 'date-fns';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { checkSchema, copySchema, type LocalCopy, type StoreCheck } from '@/contracts/keep';
+import { hrefOf } from '@/contracts/endpoints/endpoint';
+import { endpoints } from '@/contracts/endpoints/endpoints';
+import type { LocalCopy, StoreCheck } from '@/contracts/keep';
 import { COPY_TIMES, type CopyTime } from '@/contracts/settings';
 import { call } from '@/ui/api';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { download } from '@/ui/keep-file';
 import { say, showError } from '@/ui/notices';
+import { useChanged, useStored } from '@/ui/queries';
 import { useSettings } from '@/ui/settings';
 import { Slider } from '@/ui/slider';
 import { several } from '@/ui/words';
@@ -24,7 +26,7 @@ const TIME_TITLES: Record<CopyTime, string> = {
 
 /** How everything is kept: a backup to take away, restoring from one, copies by themselves, and a check. */
 export function KeepPage({ copies }: { copies: LocalCopy[] }) {
-  const router = useRouter();
+  const changed = useChanged(...Object.values(endpoints));
   return (
     <BackRoom>
       <h1 className="mb-4 font-serif text-3xl">Back up and restore</h1>
@@ -35,15 +37,15 @@ export function KeepPage({ copies }: { copies: LocalCopy[] }) {
             Studies, pictures, libraries, their histories and your settings, as one zip with a
             checksum for each part. It restores on any Bold Prism.
           </p>
-          <Button weight="strong" onClick={() => download('/api/keep/backup')}>
+          <Button weight="strong" onClick={() => download(hrefOf(endpoints.getBackup, {}))}>
             Make a backup
           </Button>
         </section>
         <CheckSection />
-        <CopiesSection copies={copies} onMade={() => router.refresh()} />
+        <CopiesSection copies={copies} />
         <section aria-label="Restore" className="border-t border-ink pt-3">
           <h2 className="font-serif text-xl">Restore from a backup</h2>
-          <RestoreForm onRestored={() => router.refresh()} />
+          <RestoreForm onRestored={() => void changed()} />
         </section>
       </div>
     </BackRoom>
@@ -55,16 +57,18 @@ function megabytes(bytes: number): string {
   return `${(bytes / 1024 / 1024).toFixed(1)} MB`;
 }
 
-function CopiesSection({ copies, onMade }: { copies: LocalCopy[]; onMade: () => void }) {
+function CopiesSection({ copies: brought }: { copies: LocalCopy[] }) {
+  const copies = useStored(endpoints.listCopies, {}, brought);
+  const changed = useChanged(endpoints.listCopies);
   const { settings, change } = useSettings();
   const { every, keep } = settings.copies;
   const [making, setMaking] = useState(false);
   const make = async () => {
     setMaking(true);
     try {
-      const { size } = await call('POST', '/api/keep/copies', copySchema);
+      const { size } = await call(endpoints.makeCopy, {});
       say(`A copy of ${megabytes(size)} was made, and read back whole.`);
-      onMade();
+      await changed();
     } catch (error) {
       showError(error);
     } finally {
@@ -105,7 +109,7 @@ function CopiesSection({ copies, onMade }: { copies: LocalCopy[]; onMade: () => 
               weight="quiet"
               className="underline"
               aria-label={`Take along the copy of ${format(new Date(madeAt), 'd MMM yyyy, HH:mm:ss')}`}
-              onClick={() => download(`/api/keep/copies/${encodeURIComponent(name)}`)}
+              onClick={() => download(hrefOf(endpoints.getCopy, { name }))}
             >
               Take along
             </Button>
@@ -121,7 +125,7 @@ function CheckSection() {
   const check = async () => {
     setFound('checking');
     try {
-      setFound(await call('POST', '/api/keep/check', checkSchema));
+      setFound(await call(endpoints.checkStore, {}));
     } catch (error) {
       setFound(null);
       showError(error);
@@ -140,13 +144,13 @@ function CheckSection() {
       {found && found !== 'checking' && (
         <div role="status" className="mt-3">
           <p className="font-serif text-lg">
-            {found.faults.length === 0
+            {found.problems.length === 0
               ? `All is well: ${several(found.pictures, 'picture')}, ${several(found.studies, 'study', 'studies')} and ${several(found.libraries, 'library', 'libraries')} were read.`
-              : `${several(found.faults.length, 'thing')} ${found.faults.length === 1 ? 'is' : 'are'} not as stored.`}
+              : `${several(found.problems.length, 'thing')} ${found.problems.length === 1 ? 'is' : 'are'} not as stored.`}
           </p>
           <ul className="list-disc pl-5">
-            {found.faults.map((fault) => (
-              <li key={fault}>{fault}</li>
+            {found.problems.map((problem) => (
+              <li key={problem}>{problem}</li>
             ))}
           </ul>
         </div>

@@ -2,13 +2,8 @@
 
 import { format } from 'date-fns';
 import { useState } from 'react';
-import {
-  backupLookSchema,
-  restoredSchema,
-  type BackupLook,
-  type KeptThing,
-  type Restored,
-} from '@/contracts/keep';
+import { endpoints } from '@/contracts/endpoints/endpoints';
+import type { BackupLook, KeptThing, Restored } from '@/contracts/keep';
 import { call, sendFile } from '@/ui/api';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
@@ -24,7 +19,7 @@ const STANDING_WORDS: Record<KeptThing['standing'], string> = {
 /** A backup is looked into first; what of it comes back is the person's to say. */
 export function RestoreForm({ onRestored }: { onRestored: () => void }) {
   const [look, setLook] = useState<BackupLook | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
+  const [refused, setRefused] = useState<string | null>(null);
   const [busy, setBusy] = useState<'reading' | 'restoring' | null>(null);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [differing, setDiffering] = useState<'keep' | 'both'>('keep');
@@ -33,28 +28,30 @@ export function RestoreForm({ onRestored }: { onRestored: () => void }) {
   const [done, setDone] = useState<Restored | null>(null);
 
   const failed = (error: unknown) =>
-    setFault(error instanceof Error ? error.message : 'It could not be read.');
+    setRefused(error instanceof Error ? error.message : 'It could not be read.');
   const read = async (file: File) => {
     setLook(null);
-    setFault(null);
+    setRefused(null);
     setDone(null);
     setLeft(new Set());
     setBusy('reading');
-    await sendFile('/api/keep/receive', file, backupLookSchema).then(setLook, failed);
+    await sendFile(endpoints.receiveBackup, {}, file).then(setLook, failed);
     setBusy(null);
   };
   const restore = async (from: BackupLook) => {
     const wanted = (things: readonly KeptThing[]) =>
       things.map(({ id }) => id).filter((id) => !left.has(id));
     setBusy('restoring');
-    setFault(null);
-    await call('POST', '/api/keep/restore', restoredSchema, {
-      token: from.token,
-      studies: wanted(from.studies),
-      libraries: wanted(from.libraries),
-      rest,
-      settings,
-      differing,
+    setRefused(null);
+    await call(endpoints.restoreBackup, {
+      body: {
+        token: from.token,
+        studies: wanted(from.studies),
+        libraries: wanted(from.libraries),
+        rest,
+        settings,
+        differing,
+      },
     }).then((answer) => {
       setDone(answer);
       setLook(null);
@@ -82,9 +79,9 @@ export function RestoreForm({ onRestored }: { onRestored: () => void }) {
         />
       </label>
       {busy === 'reading' && <p role="status">Reading all of it against its checksums …</p>}
-      {fault && (
+      {refused && (
         <p role="alert" className="border border-ink bg-sheet p-3">
-          {fault}
+          {refused}
         </p>
       )}
       {done && (

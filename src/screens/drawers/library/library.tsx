@@ -3,13 +3,9 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import {
-  savedLibrarySchema,
-  type Library,
-  type LibraryContent,
-  type Swatch,
-} from '@/contracts/library';
-import { call, nothing } from '@/ui/api';
+import { endpoints } from '@/contracts/endpoints/endpoints';
+import type { Library, LibraryContent, Swatch } from '@/contracts/library';
+import { call } from '@/ui/api';
 import { Button } from '@/ui/button';
 import { NoteField, TextField } from '@/ui/field';
 import { offerUndo, say, showError } from '@/ui/notices';
@@ -20,8 +16,8 @@ import { Stave, staveWords } from '@/ui/stave';
 import { splitTags } from '@/ui/tags';
 import { UndoRedo } from '@/ui/undo-redo';
 import { capital, count, several } from '@/ui/words';
-import { CarryOutDialog } from '../travel/carry-out-dialog';
-import { HistoryDialog } from './history-dialog';
+import { ExportDialog } from '../transfer/export-dialog';
+import { LibraryHistory } from './library-history';
 import { SwatchList } from './swatch-list';
 import { SWATCH_ORDERS, sortedSwatches, type SwatchOrder } from './swatch-order';
 import { useLibrary } from './use-library';
@@ -61,10 +57,10 @@ export function LibraryPage({ library, opened: first }: Props) {
   };
   const removeLibrary = async () => {
     try {
-      await call('DELETE', `/api/libraries/${library.id}`, nothing);
+      await call(endpoints.deleteLibrary, { id: library.id });
       router.push('/drawers');
       offerUndo(`“${content.name}” was put into the bin.`, async () => {
-        await call('POST', `/api/libraries/${library.id}/restore`, nothing);
+        await call(endpoints.restoreLibrary, { id: library.id });
         router.refresh();
       });
     } catch (error) {
@@ -73,7 +69,7 @@ export function LibraryPage({ library, opened: first }: Props) {
   };
   const duplicate = async () => {
     try {
-      const made = await call('POST', `/api/libraries/${library.id}/duplicate`, savedLibrarySchema);
+      const made = await call(endpoints.duplicateLibrary, { id: library.id });
       router.push(`/drawers/${made.id}`);
       say('This is the copy.');
     } catch (error) {
@@ -85,12 +81,14 @@ export function LibraryPage({ library, opened: first }: Props) {
     const parted = content.swatches.filter(({ id }) => chosen.has(id));
     const name = `${content.name.slice(0, 180)}, part`;
     try {
-      const made = await call('POST', '/api/libraries', savedLibrarySchema, {
-        name,
-        note: '',
-        tags: content.tags,
-        swatches: parted,
-        studyId: library.studyId,
+      const made = await call(endpoints.createLibrary, {
+        body: {
+          name,
+          note: '',
+          tags: content.tags,
+          swatches: parted,
+          studyId: library.studyId,
+        },
       });
       setSwatches((all) => all.filter(({ id }) => !chosen.has(id)));
       setChosen(new Set());
@@ -101,7 +99,7 @@ export function LibraryPage({ library, opened: first }: Props) {
             ...all,
             ...parted.filter(({ id }) => all.every((one) => one.id !== id)),
           ]);
-          await call('DELETE', `/api/libraries/${made.id}`, nothing);
+          await call(endpoints.deleteLibrary, { id: made.id });
         },
       );
     } catch (error) {
@@ -146,7 +144,7 @@ export function LibraryPage({ library, opened: first }: Props) {
           <TextField
             label="Name"
             maxLength={200}
-            fault={
+            error={
               content.name.trim()
                 ? undefined
                 : 'A library needs a name; the old one stays until there is one.'
@@ -176,7 +174,7 @@ export function LibraryPage({ library, opened: first }: Props) {
           </Button>
           <div className="grid grid-cols-2 gap-2">
             <Button onClick={() => void duplicate()}>Duplicate</Button>
-            <HistoryDialog
+            <LibraryHistory
               libraryId={library.id}
               onRestore={(was) => {
                 setChosen(new Set());
@@ -257,7 +255,7 @@ export function LibraryPage({ library, opened: first }: Props) {
           </Button>
         </section>
       )}
-      <CarryOutDialog
+      <ExportDialog
         libraries={carrying ? [{ id: library.id, name: content.name }] : []}
         onClose={() => setCarrying(false)}
       />

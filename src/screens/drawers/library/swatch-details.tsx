@@ -1,17 +1,19 @@
 'use client';
 
 import Link from 'next/link';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
+import { hrefOf } from '@/contracts/endpoints/endpoint';
+import { endpoints } from '@/contracts/endpoints/endpoints';
 import { hexFromOklab } from '@/core/colour/hex';
 import { ROLES } from '@/core/palette/proportion';
-import { neighboursSchema, type Neighbours, type Swatch } from '@/contracts/library';
-import { call } from '@/ui/api';
+import { type Neighbours, type Swatch } from '@/contracts/library';
+import { useFetched } from '@/ui/queries';
 import { ColourDetails } from '@/ui/colour-details';
 import { NoteField, TextField } from '@/ui/field';
 import { placeHref } from '@/ui/place';
 import { Select } from '@/ui/select';
 import { splitTags } from '@/ui/tags';
-import { nearHref } from '../find/asked';
+import { nearHref } from '../find/search-address';
 
 export type SwatchPart = Partial<Pick<Swatch, 'name' | 'otherNames' | 'note' | 'role'>>;
 
@@ -74,9 +76,8 @@ function Provenance({ swatch: { provenance } }: { swatch: Swatch }) {
   const { studyId, studyTitle, pictureHash, x, y, radius } = provenance;
   const picture = (
     <>
-      {}
       <img
-        src={`/api/thumbnails/${pictureHash}`}
+        src={hrefOf(endpoints.getThumbnail, { hash: pictureHash ?? '' })}
         alt={`The picture of ${studyTitle}`}
         onError={() => setGone(true)}
         className="max-h-44 max-w-full"
@@ -114,23 +115,14 @@ function Provenance({ swatch: { provenance } }: { swatch: Swatch }) {
 
 /** The same colour in other libraries and studies, and its neighbours across all of them. */
 function Elsewhere({ libraryId, swatch }: { libraryId: string; swatch: Swatch }) {
-  const [found, setFound] = useState<Neighbours | string | null>(null);
   const { id, colour } = swatch;
   const { L, a, b } = colour;
-  useEffect(() => {
-    let wanted = true;
-    const body = { libraryId, swatchId: id, colour: { L, a, b } };
-    call('POST', '/api/drawers/neighbours', neighboursSchema, body).then(
-      (answer) => wanted && setFound(answer),
-      (error: unknown) => wanted && setFound(error instanceof Error ? error.message : 'Not found.'),
-    );
-    return () => {
-      wanted = false;
-    };
-  }, [libraryId, id, L, a, b]);
-  if (found === null) return <p className="text-soft">Looking through all libraries …</p>;
-  if (typeof found === 'string') return <p role="alert">{found}</p>;
-  const { same, near, studies } = found;
+  const { data, error } = useFetched(endpoints.findNeighbours, {
+    body: { libraryId, swatchId: id, colour: { L, a, b } },
+  });
+  if (error) return <p role="alert">{error.message}</p>;
+  if (!data) return <p className="text-soft">Looking through all libraries …</p>;
+  const { same, near, studies } = data;
   return (
     <>
       <section aria-label="Where else it is used">

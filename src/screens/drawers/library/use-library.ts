@@ -5,37 +5,48 @@ import { createStore, useStore } from 'zustand';
 import {
   libraryContentSchema,
   librarySchema,
+  readLibraryContent,
   type Library,
   type LibraryContent,
 } from '@/contracts/library';
 import { documentState, type DocumentState } from '@/ui/sync/document-store';
+import type { Saved } from '@/ui/sync/saver';
+import { endpoints } from '@/contracts/endpoints/endpoints';
+import { call } from '@/ui/api';
 import { keepSaved } from '@/ui/sync/keep-saved';
+import { mergeOf } from '@/ui/sync/merge';
 
-const answer = librarySchema.transform((library) => ({
-  revision: library.revision,
-  value: contentOf(library),
-}));
+const mergeLibraries = mergeOf(libraryContentSchema);
 
 /** A library's content with its history; it saves itself and merges what another window saved. */
 export function useLibrary(opened: Library): DocumentState<LibraryContent> {
   // What the page was opened with: a later rendering of it knows less than the store does.
   const [library] = useState(opened);
   const [store] = useState(() =>
-    createStore<DocumentState<LibraryContent>>((set) => documentState(contentOf(library), set)),
+    createStore<DocumentState<LibraryContent>>((set) =>
+      documentState(contentOf(library), mergeLibraries, set),
+    ),
   );
   useEffect(
     () =>
       keepSaved<LibraryContent>(store, {
         name: `library:${library.id}`,
-        path: `/api/libraries/${library.id}`,
-        start: { revision: library.revision, value: contentOf(library) },
+        save: (basedOn, content, options) =>
+          call(endpoints.saveLibrary, { id: library.id, body: { basedOn, content } }, options),
+        fetch: async () => savedOf(await call(endpoints.getLibrary, { id: library.id })),
+        start: savedOf(library),
         schema: libraryContentSchema,
-        bodyOf: (basedOn, content) => ({ basedOn, content }),
-        answer,
+        read: readLibraryContent,
+        merge: mergeLibraries,
+        newer: librarySchema.transform(savedOf),
       }),
     [library, store],
   );
   return useStore(store);
+}
+
+function savedOf(library: Library): Saved<LibraryContent> {
+  return { revision: library.revision, value: contentOf(library) };
 }
 
 function contentOf({ name, note, tags, swatches }: Library): LibraryContent {

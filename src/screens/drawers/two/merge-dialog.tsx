@@ -1,8 +1,9 @@
 'use client';
 
 import { useState } from 'react';
+import { endpoints } from '@/contracts/endpoints/endpoints';
 import { mergedLibrary, type DuplicatePolicy } from '@/study/merged-library';
-import { savedLibrarySchema, type Library } from '@/contracts/library';
+import type { Library } from '@/contracts/library';
 import { call } from '@/ui/api';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
@@ -62,13 +63,15 @@ function MergeForm({
     setStoring(true);
     try {
       const ids = bin ? [one.id, other.id] : [];
-      const made = await call('POST', '/api/libraries', savedLibrarySchema, {
-        name: name.trim(),
-        note: [one.note, other.note].filter(Boolean).join('\n').slice(0, 4000),
-        tags: [...new Set([...one.tags, ...other.tags])].slice(0, 100),
-        swatches,
-        studyId: one.studyId === other.studyId ? one.studyId : null,
-        insteadOf: ids,
+      const made = await call(endpoints.createLibrary, {
+        body: {
+          name: name.trim(),
+          note: [one.note, other.note].filter(Boolean).join('\n').slice(0, 4000),
+          tags: [...new Set([...one.tags, ...other.tags])].slice(0, 100),
+          swatches,
+          studyId: one.studyId === other.studyId ? one.studyId : null,
+          insteadOf: ids,
+        },
       });
       onDone({ id: made.id, name: name.trim(), binned: ids });
     } catch (error) {
@@ -82,7 +85,7 @@ function MergeForm({
         label="Name of the new library"
         value={name}
         maxLength={200}
-        fault={name.trim() ? undefined : 'A library needs a name.'}
+        error={name.trim() ? undefined : 'A library needs a name.'}
         onChange={(event) => setName(event.target.value)}
       />
       <p className="font-serif text-xl" data-testid="merge-finding">

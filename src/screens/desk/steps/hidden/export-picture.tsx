@@ -1,7 +1,8 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import { PUSH_STEPS, pushEventSchema } from '@/contracts/push-request';
+import { endpoints } from '@/contracts/endpoints/endpoints';
+import { PUSH_STEPS } from '@/contracts/push-request';
 import { callInLines, RefusedError } from '@/ui/api';
 import { Button } from '@/ui/button';
 import { fileName, keepFile } from '@/ui/keep-file';
@@ -36,10 +37,10 @@ export function ExportPicture() {
       const document = store.getState().history.present;
       const pieces: Uint8Array<ArrayBuffer>[] = [];
       let whole = false;
+      const { framing, neutral } = document;
       await callInLines(
-        'POST',
-        `/api/studies/${studyId}/pushed`,
-        pushEventSchema,
+        endpoints.pushStudy,
+        { id: studyId, body: { asked: pushSettingsOf(document), framing, neutral } },
         stopper.signal,
         (event) => {
           if (event.event === 'step') setProgress(event);
@@ -49,7 +50,6 @@ export function ExportPicture() {
             throw new RefusedError(event.error.code, event.error.message, 400);
           if (event.event === 'done') whole = true;
         },
-        { asked: pushSettingsOf(document), framing: document.framing, neutral: document.neutral },
       );
       if (!whole) throw new Error('The picture did not arrive whole. Nothing was kept; try again.');
       keepFile(

@@ -27,8 +27,8 @@ const colour = (family: string, place: string): HiddenColour => ({
   sureness: 0.8,
 });
 const reading = {
-  before: { shouts: 0.02, neutral: 0.7, greens: 0 },
-  after: { shouts: 0.4, neutral: 0.03, greens: 0.05 },
+  before: { strong: 0.02, neutral: 0.7, greens: 0 },
+  after: { strong: 0.4, neutral: 0.03, greens: 0.05 },
   cast: 0.041,
   noise: 0.0123,
   warnings: [],

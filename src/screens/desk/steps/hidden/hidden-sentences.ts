@@ -56,8 +56,8 @@ export function departureSentence(guessed: number, family: string, wheel: Wheel)
 /** What there is to say against a push, in a sentence each. */
 export function guardSentence(guard: Guard, { before, after, noise, cast }: GuardReading): string {
   switch (guard) {
-    case 'shouts':
-      return `${percent(after.shouts)} of the picture is strong or vivid now, where it was ${percent(before.shouts)}: when everything is loud, nothing stands out.`;
+    case 'too strong':
+      return `${percent(after.strong)} of the picture is strong or vivid now, where it was ${percent(before.strong)}: when everything is loud, nothing stands out.`;
     case 'greens':
       return `${percent(after.greens)} are greens past what foliage does. Leave green alone, or strengthen less.`;
     case 'no neutrals':
@@ -73,7 +73,7 @@ export function guardSentence(guard: Guard, { before, after, noise, cast }: Guar
 
 /** What the push did to the whole, when there is nothing to say against it. */
 export function calmSentence({ before, after }: GuardReading): string {
-  return `${capital(percent(after.neutral))} stays neutral, where it was ${percent(before.neutral)}; ${percent(after.shouts)} is strong or vivid.`;
+  return `${capital(percent(after.neutral))} stays neutral, where it was ${percent(before.neutral)}; ${percent(after.strong)} is strong or vivid.`;
 }
 
 export function lockSentence({ mean, most }: ValueLock): string {

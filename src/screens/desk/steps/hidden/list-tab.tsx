@@ -10,7 +10,7 @@ import { Finding } from '../../panel/panel-parts';
 import { Pointing } from '../../panel/pointing';
 import { hiddenSentence, shiftWord, sureWord } from './hidden-sentences';
 import { MapDialog } from './map-dialog';
-import { Riddle } from './riddle';
+import { EyeTest } from './eye-test';
 import { useAddHidden, type Halves } from './use-add-hidden';
 import { useHidden } from './use-hidden';
 
@@ -26,7 +26,7 @@ export function ListTab() {
   const asked = riddle === null ? undefined : (colours[riddle] as HiddenColour | undefined);
   if (asked && riddle !== null)
     return (
-      <Riddle
+      <EyeTest
         key={riddle}
         colour={asked}
         index={riddle}

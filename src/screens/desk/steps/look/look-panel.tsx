@@ -2,6 +2,8 @@
 
 import { Crop, Pipette } from 'lucide-react';
 import { useState } from 'react';
+import { hrefOf } from '@/contracts/endpoints/endpoint';
+import { endpoints } from '@/contracts/endpoints/endpoints';
 import { AIMS, KINDS, MAX_AIMS } from '@/contracts/study';
 import { Button } from '@/ui/button';
 import { NoteField, TextField } from '@/ui/field';
@@ -203,7 +205,7 @@ function About() {
           File:{' '}
           <a
             className="inline-flex min-h-10 items-center underline"
-            href={`/api/pictures/${picture.id}/original`}
+            href={hrefOf(endpoints.getPicture, { id: picture.id, rendition: 'original' })}
           >
             {name}
           </a>
@@ -223,7 +225,7 @@ function TitleField() {
       label="Title"
       maxLength={200}
       value={typed ?? title}
-      fault={
+      error={
         typed !== null && typed.trim() === ''
           ? 'A study needs a title; the old one stays until there is one.'
           : undefined

@@ -53,7 +53,7 @@ export function OneSwatch({ swatch }: { swatch: TraySwatch }) {
               label="Name"
               maxLength={200}
               value={name ?? swatch.name}
-              fault={
+              error={
                 name !== null && name.trim() === ''
                   ? 'A swatch needs a name; the old one stays until there is one.'
                   : undefined

@@ -38,7 +38,7 @@ export function paletteSentence(swatches: readonly TraySwatch[], scale: ValueSca
   return `${capital(several(swatches.length, 'colour'))}${range}.${share}`;
 }
 
-/** How many are nearly one: "Eleven colours are really four." */
+/** How many different colours there are, near-duplicates counted once. */
 export function duplicatesSentence(swatches: number, groups: readonly number[]): string {
   if (swatches < 2) return 'There are not yet two colours to hold against each other.';
   if (groups.length === 0) return 'No two are this near to each other.';

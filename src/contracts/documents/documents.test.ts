@@ -1,0 +1,171 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import type { z } from 'zod';
+import {
+  libraryContentSchema,
+  libraryDocuments,
+  readLibraryContent,
+  storedLibrary,
+} from '../library';
+import { newDocument, readStudyDocument, studyDocuments, studyDocumentSchema } from '../study';
+import { mergePolicyOf, type MergePolicy } from './merge-policy';
+import { newestVersion, readDocument, type VersionedDocument } from './versioned';
+
+const FIXTURES = path.join(process.cwd(), 'src/contracts/documents/fixtures');
+const fixture = (name: string): unknown =>
+  JSON.parse(readFileSync(path.join(FIXTURES, name), 'utf8'));
+const names = readdirSync(FIXTURES).filter((name) => name.endsWith('.json'));
+
+/** The policy at every key of a document, a line each. */
+function walk(policy: MergePolicy, at = ''): string[] {
+  switch (policy.rule) {
+    case 'fields':
+      return Object.entries(policy.fields).flatMap(([key, field]) =>
+        walk(field, at ? `${at}.${key}` : key),
+      );
+    case 'byId':
+      return [`${at}: byId`, ...walk(policy.entry, `${at}[]`)];
+    case 'union':
+      return Object.entries(policy.options).flatMap(([kind, option]) =>
+        walk(option, `${at}<${kind}>`),
+      );
+    default:
+      return [`${at}: ${policy.rule}`];
+  }
+}
+
+describe('how documents are merged', () => {
+  it('is said of every key of a study', () => {
+    expect(walk(mergePolicyOf(studyDocumentSchema))).toEqual([
+      'version: one',
+      'title: one',
+      'maker: one',
+      'source: one',
+      'rights: one',
+      'kind: one',
+      'aims: one',
+      'framing: one',
+      'neutral: one',
+      'values: one',
+      'lightAndShadow.corrections: strokes',
+      'hidden.push: one',
+      'hidden.kept: one',
+      'hidden.parts: strokes',
+      'hidden.only: one',
+      'hidden.looks: byId',
+      'hidden.looks[].id: one',
+      'hidden.looks[].name: one',
+      'hidden.looks[].push: one',
+      'palette.count: one',
+      'palette.swatches: byId',
+      'palette.swatches[].id: one',
+      'palette.swatches[].name: one',
+      'palette.swatches[].note: one',
+      'palette.swatches[].colour: one',
+      'palette.swatches[].share: derived',
+      'palette.swatches[].locked: one',
+      'palette.swatches[].origin: one',
+      'palette.swatches[].role: one',
+      'palette.swatches[].follows: one',
+      'palette.swatches[].components: one',
+      'palette.swatches[].area: one',
+      'palette.swatches[].spread: one',
+      'palette.swatches[].parts: one',
+      'palette.lean: one',
+      'palette.region: one',
+      'palette.target: one',
+      'palette.sets: byId',
+      'palette.sets[]<ladder>.id: one',
+      'palette.sets[]<ladder>.kind: one',
+      'palette.sets[]<ladder>.colour: one',
+      'palette.sets[]<ladder>.settings: one',
+      'palette.sets[]<harmony>.id: one',
+      'palette.sets[]<harmony>.kind: one',
+      'palette.sets[]<harmony>.colour: one',
+      'palette.sets[]<harmony>.wheel: one',
+      'palette.sets[]<harmony>.settings: one',
+    ]);
+  });
+
+  it('is said of every key of a library', () => {
+    expect(walk(mergePolicyOf(libraryContentSchema))).toEqual([
+      'name: one',
+      'note: one',
+      'tags: one',
+      'swatches: byId',
+      'swatches[].id: one',
+      'swatches[].name: one',
+      'swatches[].otherNames: one',
+      'swatches[].note: one',
+      'swatches[].role: one',
+      'swatches[].colour: one',
+      'swatches[].share: one',
+      'swatches[].provenance: one',
+    ]);
+  });
+});
+
+describe('documents of every version', () => {
+  it.each(names.filter((name) => name.startsWith('study-')))('are opened: %s', (name) => {
+    const stored = fixture(name) as { title: string; palette: { swatches: { name: string }[] } };
+    const before = JSON.stringify(stored);
+    const document = readStudyDocument(stored);
+    expect(document.version).toBe(newestVersion(studyDocuments));
+    expect(document.title).toBe(stored.title);
+    expect(document.palette.swatches.map((swatch) => swatch.name)).toEqual(
+      stored.palette.swatches.map((swatch) => swatch.name),
+    );
+    // Once up to date it stays so, and what was stored is left as it was.
+    expect(readStudyDocument(document)).toEqual(document);
+    expect(JSON.stringify(stored)).toBe(before);
+  });
+
+  it.each(names.filter((name) => name.startsWith('library-')))('are opened: %s', (name) => {
+    const stored = fixture(name) as { name: string; swatches: { id: string }[] };
+    const content = readLibraryContent(stored);
+    expect(content.name).toBe(stored.name);
+    expect(content.swatches.map(({ id }) => id)).toEqual(stored.swatches.map(({ id }) => id));
+    expect(readLibraryContent(storedLibrary(content))).toEqual(content);
+  });
+
+  it('are kept of each version there was', () => {
+    const kinds: [string, VersionedDocument<unknown>][] = [
+      ['study', studyDocuments],
+      ['library', libraryDocuments as VersionedDocument<unknown>],
+    ];
+    for (const [kind, documents] of kinds)
+      for (let version = 1; version <= newestVersion(documents); version++)
+        expect(names.some((name) => name.startsWith(`${kind}-${version}-`))).toBe(true);
+  });
+
+  it('get what each field was worth when it came, not what is the default now', () => {
+    const document = readStudyDocument(fixture('study-1-first.json'));
+    expect(document.values).toMatchObject({ thresholds: [], squint: 0.008 });
+    expect(document.hidden.push).toEqual({ lift: 0, quiet: 0, spread: 0.5, cast: 'global' });
+    expect(document.palette.swatches.every(({ role, parts }) => role === null && !parts[0])).toBe(
+      true,
+    );
+  });
+
+  it('are refused where they are not what they should be, or newer than is known', () => {
+    expect(() => readStudyDocument({ version: 1, title: 'x' })).toThrow();
+    expect(() => readStudyDocument(null)).toThrow();
+    expect(() => readStudyDocument('a study')).toThrow();
+    expect(() => readStudyDocument({ ...newDocument('x'), version: 99 })).toThrow(/newest known/);
+    expect(() => readLibraryContent({ name: 'x' })).toThrow();
+  });
+
+  it('go through every step between their version and the newest', () => {
+    const steps: VersionedDocument<Record<string, unknown>> = {
+      schema: { parse: (value: unknown) => value } as z.ZodType<Record<string, unknown>>,
+      upgrades: [
+        (one) => ({ ...one, a: 1 }),
+        (one) => ({ ...one, b: Number(one.a) + 1 }),
+        (one) => ({ ...one, c: Number(one.b) + 1 }),
+      ],
+    };
+    expect(readDocument(steps, {})).toEqual({ version: 4, a: 1, b: 2, c: 3 });
+    expect(readDocument(steps, { version: 3, b: 7 })).toEqual({ version: 4, b: 7, c: 8 });
+    expect(readDocument(steps, { version: 4, c: 9 })).toEqual({ version: 4, c: 9 });
+  });
+});

@@ -1,0 +1,45 @@
+import { listOf, type Stored } from './versioned';
+
+export const STUDY_VERSION = 2;
+
+/** What each function makes of a study: version 2 of version 1, and so on. */
+export const studyUpgrades = [withAllFields];
+
+/**
+ * Version 1 grew by fields that older documents lack; from version 2 on all are there. The values are
+ * those that each had when it came, whatever is the default now.
+ */
+function withAllFields(document: Stored): Stored {
+  const palette = (document.palette ?? {}) as Stored;
+  return {
+    ...document,
+    values: { thresholds: [], squint: 0.008, ...(document.values as Stored) },
+    lightAndShadow: document.lightAndShadow ?? { corrections: [] },
+    hidden: document.hidden ?? {
+      push: { lift: 0, quiet: 0, spread: 0.5, cast: 'global' },
+      kept: { wheel: 'painters', families: [] },
+      parts: [],
+      only: { kind: 'all' },
+      looks: [],
+    },
+    palette: {
+      lean: 'balanced',
+      region: null,
+      target: { main: 0.6, second: 0.3, accent: 0.1 },
+      sets: [],
+      ...palette,
+      swatches: listOf(palette.swatches).map(wholeSwatch),
+    },
+  };
+}
+
+function wholeSwatch(swatch: Stored): Stored {
+  const parts = (swatch.parts ?? []) as { at: number; swatch: Stored }[];
+  return {
+    role: null,
+    follows: null,
+    components: [],
+    ...swatch,
+    parts: parts.map((part) => ({ ...part, swatch: wholeSwatch(part.swatch) })),
+  };
+}

@@ -1,0 +1,1 @@
+ALTER TABLE "study_revision" ADD COLUMN "began_at" timestamp (3) with time zone DEFAULT clock_timestamp() NOT NULL;

@@ -1,0 +1,60 @@
+import { z } from 'zod';
+import type { EndpointName, Endpoints } from '@/contracts/endpoints/endpoints';
+import type { Endpoint, Parsed } from '@/contracts/endpoints/endpoint';
+import { notFound } from '../errors';
+
+/** What a handler gives for an endpoint's answer: what is sent as JSON, nothing, or a response of its own. */
+type Result<E extends Endpoint> = E['answer'] extends {
+  kind: 'json';
+  schema: infer S extends z.ZodType;
+}
+  ? z.input<S>
+  : E['answer'] extends { kind: 'empty' }
+    ? void
+    : Response;
+
+export type Handler<E extends Endpoint> = (
+  given: Parsed<E> & { request: Request },
+) => Promise<Result<E>>;
+
+/** A handler for every endpoint of the table, or of a part of it. */
+export type Handlers<N extends EndpointName = EndpointName> = {
+  [K in N]: Handler<Endpoints[K]>;
+};
+
+/**
+ * Parses what was sent by the endpoint's contract, calls its handler and makes a response of the result.
+ * A parameter that makes no sense is simply not found. Throws what the handler throws, and ZodErrors.
+ */
+export async function answerEndpoint<E extends Endpoint>(
+  endpoint: E,
+  handler: Handler<E>,
+  request: Request,
+  params: Readonly<Record<string, string>>,
+): Promise<Response> {
+  const given = {
+    request,
+    params: parsedParams(endpoint, params),
+    query: endpoint.query?.parse(Object.fromEntries(new URL(request.url).searchParams)),
+    body:
+      endpoint.body instanceof z.ZodType ? endpoint.body.parse(await request.json()) : undefined,
+  } as unknown as Parsed<E> & { request: Request };
+  const result = await handler(given);
+  const { answer } = endpoint;
+  if (answer.kind === 'json') return Response.json(result, { status: answer.status });
+  return answer.kind === 'empty' ? new Response(null, { status: 204 }) : (result as Response);
+}
+
+function parsedParams(
+  { params: schemas = {}, what = 'page' }: Endpoint,
+  params: Readonly<Record<string, string>>,
+): Record<string, unknown> {
+  return Object.fromEntries(
+    Object.entries(params).map(([name, value]) => {
+      const schema = schemas[name] ?? (name === 'id' ? z.uuid() : z.string());
+      const parsed = schema.safeParse(value);
+      if (!parsed.success) throw notFound(what);
+      return [name, parsed.data];
+    }),
+  );
+}

@@ -1,0 +1,55 @@
+import type { PushEvent } from '@/contracts/push-request';
+import { pushOriginal } from '../pictures/push-original';
+import { printStudy } from '../print/prints';
+import { download, inLines } from '../respond';
+import {
+  createStudy,
+  deleteStudy,
+  getStudy,
+  listStudies,
+  renameStudy,
+  restoreStudy,
+  saveStudy,
+} from '../studies/studies';
+import { listStudyHistory, studyRevisions } from '../studies/study-history';
+import type { Handlers } from './handler';
+
+/** Bytes of a PNG that go into one line. */
+const PIECE = 384 * 1024;
+
+export const studyHandlers = {
+  listStudies: () => listStudies(),
+  createStudy: async ({ body }) => ({ id: await createStudy(body.pictureId) }),
+  getStudy: ({ params }) => getStudy(params.id),
+  saveStudy: ({ params, body }) => saveStudy(params.id, body.basedOn, body.document),
+  renameStudy: ({ params, body }) => renameStudy(params.id, body.title),
+  deleteStudy: ({ params }) => deleteStudy(params.id),
+  restoreStudy: ({ params }) => restoreStudy(params.id),
+  listStudyHistory: ({ params }) => listStudyHistory(params.id),
+  getStudyRevision: ({ params }) => studyRevisions.get(params.id, params.revision),
+
+  async printStudy({ params, query }) {
+    const { bytes, fileName } = await printStudy(params.id, query.paper);
+    return download(bytes, 'application/pdf', fileName);
+  },
+
+  pushStudy: async ({ params, body, request }) =>
+    inLines<PushEvent>(
+      request,
+      async (say) => {
+        const { png, width, height } = await pushOriginal(
+          params.id,
+          body,
+          (step, share) => say({ event: 'step', step, share }),
+          request.signal,
+        );
+        for (let at = 0; at < png.length; at += PIECE)
+          say({
+            event: 'piece',
+            base64: Buffer.from(png.subarray(at, at + PIECE)).toString('base64'),
+          });
+        say({ event: 'done', width, height });
+      },
+      (error) => ({ event: 'refused', error }),
+    ),
+} satisfies Partial<Handlers>;
