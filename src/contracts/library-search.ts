@@ -58,6 +58,14 @@ export const searchRequestSchema = z.object({
 const countsSchema = z.array(z.object({ of: z.string(), count: z.number().int() }));
 
 /** How many would be found for each thing that could be asked, all else as it is asked. */
+/** How many there are in all. */
+export const libraryCountsSchema = z.object({
+  libraries: z.number().int(),
+  swatches: z.number().int(),
+  binned: z.number().int(),
+});
+export type LibraryCounts = z.infer<typeof libraryCountsSchema>;
+
 export const facetsSchema = z.object({
   /** Swatches. */
   families: z.array(z.object({ of: z.number().int(), count: z.number().int() })),

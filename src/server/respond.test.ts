@@ -62,12 +62,10 @@ describe('the door', () => {
   });
 
   it('offers a file under its name in any script', () => {
-    expect(attachment('Wet dusk.gpl')).toBe(
-      `attachment; filename="Wet dusk.gpl"; filename*=UTF-8''Wet%20dusk.gpl`,
-    );
-    expect(attachment('雨 "a"/b.json')).toMatch(
-      /^attachment; filename="_ _a__b.json"; filename\*=UTF-8''%E9%9B%A8/,
-    );
+    expect(attachment('Wet dusk.gpl')).toBe('attachment; filename="Wet dusk.gpl"');
+    const named = attachment('雨 "a"/b.json');
+    expect(named).toMatch(/^attachment; filename="/);
+    expect(named).toContain("filename*=UTF-8''%E9%9B%A8%20%22a%22_b.json");
   });
 });
 
@@ -100,7 +98,7 @@ describe('an answer in lines', () => {
         say('begun');
         throw new ServiceError('empty', 'The file is empty.', 400);
       },
-      (fault) => fault,
+      (error) => error,
     );
     expect(await linesOf(response)).toEqual([
       'begun',

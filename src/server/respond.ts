@@ -11,8 +11,8 @@ export function answering(handler: Handler): Handler {
       refuseStrangers(request);
       return await handler(request);
     } catch (error) {
-      const { status, ...fault } = errorBodyOf(error);
-      return Response.json({ error: { ...fault, status } }, { status });
+      const body = errorBodyOf(error);
+      return Response.json({ error: body }, { status: body.status });
     }
   };
 }
@@ -33,7 +33,7 @@ export function fileNameOf(request: Request, otherwise: string): string {
 export function inLines<E>(
   request: Request,
   work: (say: (event: E) => void) => Promise<void>,
-  refused: (fault: ErrorBody) => E,
+  refused: (error: ErrorBody) => E,
 ): Response {
   const encoder = new TextEncoder();
   const { signal } = request;

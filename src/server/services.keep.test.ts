@@ -118,7 +118,12 @@ describe('a backup', () => {
     expect(await everything()).toEqual({ studies: 2, libraries: 4, pictures: 2, left: 0 });
     expect(await allRows()).toEqual(rows);
     expect(await bytesHere()).toEqual(bytes);
-    expect(await checkStore()).toMatchObject({ pictures: 2, studies: 2, libraries: 4, faults: [] });
+    expect(await checkStore()).toMatchObject({
+      pictures: 2,
+      studies: 2,
+      libraries: 4,
+      problems: [],
+    });
   }, 60_000);
 
   it('changes nothing where all of it is here', async () => {

@@ -196,7 +196,7 @@ describe('a study', () => {
     const db = await database();
     await db
       .update(study)
-      .set({ document: { ...document, values: older } as typeof document })
+      .set({ document: { ...document, version: 1, values: older } as never })
       .where(eq(study.id, id));
     expect((await getStudy(id)).document).toEqual(document);
   });

@@ -25,6 +25,7 @@ import {
   facetsSchema,
   folderNameSchema,
   folderSchema,
+  libraryCountsSchema,
   librarySearchSchema,
   savedSearchSchema,
   searchAnswerSchema,
@@ -239,13 +240,7 @@ const drawers = {
   countLibraries: {
     method: 'GET',
     path: '/api/drawers/counts',
-    answer: json(
-      z.object({
-        libraries: z.number().int(),
-        swatches: z.number().int(),
-        binned: z.number().int(),
-      }),
-    ),
+    answer: json(libraryCountsSchema),
   },
   findNeighbours: {
     method: 'POST',

@@ -18,6 +18,7 @@ import type {
   Facets,
   Folder,
   FoundLibrary,
+  LibraryCounts,
   LibrarySearch,
   SavedSearch,
   SearchAnswer,
@@ -40,13 +41,13 @@ import { Unfolding, type Unfolded } from './unfolding';
 import { useAct, useDrawerActions } from './use-drawer-actions';
 import { useFolders } from './use-folders';
 
-export interface DrawersProps {
+interface Props {
   opened: LibrarySearch;
   first: SearchAnswer;
   facets: Facets;
   folders: Folder[];
   saved: SavedSearch[];
-  counts: { libraries: number; swatches: number; binned: number };
+  counts: LibraryCounts;
 }
 
 /** A text with colours in it is as good as a file of them. */
@@ -55,7 +56,7 @@ function fileOfColours(text: string): File | null {
 }
 
 /** All swatch libraries: found by words and by colour, ordered, imported and exported. */
-export function Drawers(props: DrawersProps) {
+export function Drawers(props: Props) {
   const wheel = wheelOf(useSettings().settings.wheel);
   const room = useSearch(props.opened, props.first, props.facets, wheel);
   const folders = useStored(endpoints.listFolders, {}, props.folders);

@@ -1,9 +1,8 @@
 'use client';
 
 import type { Wheel } from '@/core/colour/wheel';
-import type { Folder, FoundLibrary } from '@/contracts/library-search';
+import type { Folder, FoundLibrary, LibraryCounts } from '@/contracts/library-search';
 import { Button } from '@/ui/button';
-import type { DrawersProps } from './drawers';
 import { AskStrip, LibraryAsk } from './find/ask-strip';
 import { foundSentence } from './find/found-sentence';
 import { KeepSearch } from './find/keep-search';
@@ -18,7 +17,7 @@ interface Props {
   room: SearchRoom;
   wheel: Wheel;
   folders: readonly Folder[];
-  counts: DrawersProps['counts'];
+  counts: LibraryCounts;
   unfolded: Unfolded;
   chosen: ReadonlyMap<string, FoundLibrary>;
   onChoose: (library: FoundLibrary) => void;

@@ -49,7 +49,7 @@ describe('a library on its way out and back', () => {
     const { bytes, fileName } = await exportLibrary(id, format);
     expect(fileName).toBe(`${content.name}.${format.extension}`);
     const [read] = await previewFile(fileName, bytes);
-    expect(read).toMatchObject({ fault: null, format: { id: format.id, loses: loses(format) } });
+    expect(read).toMatchObject({ error: null, format: { id: format.id, loses: loses(format) } });
     const back = read.content as LibraryContent;
     expect(back.name).toBe(content.name);
     expect(back.swatches.map(({ colour }) => hexFromOklab(colour))).toEqual(
@@ -113,7 +113,7 @@ describe('what is brought in', () => {
       ['8', ''],
     ]);
     const [none] = await previewFile('x.csv', bytesOf('a,b\nc,d\n'));
-    expect(none).toMatchObject({ content: null, fault: null, table: { columns: {} } });
+    expect(none).toMatchObject({ content: null, error: null, table: { columns: {} } });
   });
 
   it.each([
