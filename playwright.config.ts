@@ -4,7 +4,7 @@ import { defineConfig } from '@playwright/test';
 const config = defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results',
-  globalSetup: './e2e/seed-demo.ts',
+  globalSetup: './e2e/prepare-data.ts',
   workers: 1,
   timeout: 120_000,
   globalTimeout: 24 * 60_000,

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { appFor, expect, test } from './app';
-import { choose, onStage, openStudy, pixelAt, toStep, toTopic } from './page-actions';
+import { choose, onStage, openStudy, pixelAt, toStep, toTab } from './page-actions';
 
 const app = appFor('demo');
 const finding = (page: Page) => page.getByTestId('finding');
@@ -34,7 +34,7 @@ test('hues: what it is in, the tide and the key; a family dims the rest, on thre
 test('warmth: light against shadow, the ends, and a map without colour', async ({ page }) => {
   await openStudy(page, app.url, 'Lower station, rain at dusk');
   await toStep(page, 'Colours');
-  await toTopic(page, 'warmth');
+  await toTab(page, 'warmth');
   await expect(finding(page)).toContainText(/The light is warmer than the shadow by 0\.\d/);
   const [x, y] = await onStage(page, 0.77, 0.5);
   const greyness = async () => {
@@ -57,7 +57,7 @@ test('intensity and harmony: shares, accents, ranked schemes and what falls outs
 }) => {
   await openStudy(page, app.url, 'Ticket hall at noon');
   await toStep(page, 'Colours');
-  await toTopic(page, 'intensity');
+  await toTab(page, 'intensity');
   await expect(finding(page)).toContainText(/greyed or neutral/);
   const words = page.getByRole('button', {
     name: /^(Neutral|Greyed|Dull|Moderate|Strong|Vivid)\s*(under )?\d/,
@@ -68,7 +68,7 @@ test('intensity and harmony: shares, accents, ranked schemes and what falls outs
   );
   expect(Math.abs(shares.reduce((a, b) => a + b, 0) - 100)).toBeLessThan(4);
 
-  await toTopic(page, 'harmony');
+  await toTab(page, 'harmony');
   await expect(finding(page)).toContainText(/nearest to .* of 100/);
   const complement = page.getByRole('button', { name: /^complement/ });
   await complement.click();
@@ -81,11 +81,11 @@ test('a foggy picture has no scheme to speak of, and greys seem something else',
 }) => {
   await openStudy(page, app.url, 'Fog at the passing loop');
   await toStep(page, 'Colours');
-  await toTopic(page, 'harmony');
+  await toTab(page, 'harmony');
   await expect(finding(page)).toContainText('no scheme to speak of');
   await openStudy(page, app.url, 'Conductor by the window');
   await toStep(page, 'Colours');
-  await toTopic(page, 'reads as');
+  await toTab(page, 'reads as');
   await expect(finding(page)).toContainText(/reads as .*: an estimate/);
 });
 

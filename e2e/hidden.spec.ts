@@ -11,13 +11,13 @@ import {
   pixelAt,
   setSlider,
   toStep,
+  toTab,
   tray,
 } from './page-actions';
 
 const app = appFor('demo');
 const finding = (page: Page) => page.getByTestId('finding');
 const rows = (page: Page) => page.getByRole('listitem').filter({ hasText: /moved \d/ });
-const toQuest = (page: Page, name: string) => choose(page, 'What is done', name);
 const spreadAt = async (page: Page, x: number, y: number) => {
   const pixel = await pixelAt(page, ...(await onStage(page, x, y)));
   return Math.max(...pixel) - Math.min(...pixel);
@@ -86,7 +86,7 @@ test('a push: sliders, its bounds and proof, looks that last, families kept, und
 }) => {
   await openStudy(page, app.url, 'Fog at the passing loop');
   await toStep(page, 'Hidden');
-  await toQuest(page, 'strengthen');
+  await toTab(page, 'strengthen');
   await expect(page.getByText(/the greys of both differ by 0\.\d\d L\*/)).toBeVisible();
   await expect(finding(page)).toContainText('stays neutral');
   await setSlider(page, 'Strengthen greys', 60);
@@ -108,7 +108,7 @@ test('a push: sliders, its bounds and proof, looks that last, families kept, und
   await choose(page, 'Seen as', 'greys');
   await expect(page.getByTestId('two-pictures')).toHaveAttribute('data-drawn', 'true');
   await choose(page, 'Seen as', 'stronger');
-  await toQuest(page, 'leave alone');
+  await toTab(page, 'leave alone');
   const loud = await spreadAt(page, 0.5, 0.15);
   for (const family of ['red', 'red-orange', 'red-violet', 'orange'])
     await page.getByRole('button', { name: family, exact: true }).click();
@@ -139,7 +139,7 @@ test('carried out: a PNG of the original’s size; a sheet; a riddle that counts
   });
   await openStudy(page, app.url, 'Summit in snow glare');
   await toStep(page, 'Hidden');
-  await toQuest(page, 'strengthen');
+  await toTab(page, 'strengthen');
   const [file] = await Promise.all([
     page.waitForEvent('download', { timeout: 60_000 }),
     page.getByRole('button', { name: 'Picture as PNG' }).click(),
@@ -157,7 +157,7 @@ test('carried out: a PNG of the original’s size; a sheet; a riddle that counts
   await expect.poll(() => page.evaluate(() => document.title)).toBe('printed 1 picture');
   await page.keyboard.press('Escape');
 
-  await toQuest(page, 'hidden');
+  await toTab(page, 'hidden');
   await page.getByRole('button', { name: 'Test my eye' }).click();
   await expect(finding(page)).toContainText(/^Test my eye: what lies /);
   await expect(page).toHaveURL(/sight=plain|sight=picture/);

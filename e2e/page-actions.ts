@@ -3,7 +3,7 @@ import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { root } from '../scripts/lib.mjs';
 
-/** What a person's hands do, for every spec. */
+/** What a person does on a page, for every spec. */
 
 export const picturePath = (name: string) => path.join(root, 'demo/pictures', name);
 
@@ -66,9 +66,12 @@ export async function choose(page: Page, among: string, name: string): Promise<v
     .click();
 }
 
-/** What the step Values is asked. */
-export async function toTopic(page: Page, topic: string): Promise<void> {
-  await choose(page, 'What is asked', topic);
+/** Turns to a tab of the open step. */
+export async function toTab(page: Page, tab: string): Promise<void> {
+  await page
+    .getByRole('radiogroup', { name: /^What is (asked|done)$/ })
+    .getByRole('radio', { name: tab, exact: true })
+    .click();
 }
 
 export async function isSaved(page: Page): Promise<void> {

@@ -14,6 +14,7 @@ import {
   pixelAt,
   setSlider,
   toStep,
+  toTab,
   tray,
 } from './page-actions';
 
@@ -26,7 +27,6 @@ const hexes = (page: Page) =>
   tray(page).evaluateAll((all) =>
     all.map((block) => getComputedStyle(block.firstElementChild as Element).backgroundColor),
   );
-const toCraft = (page: Page, name: string) => choose(page, 'What is done', name);
 const panel = (page: Page): Locator => page.getByRole('complementary', { name: 'Findings' });
 
 test('extraction: the suggested count, a lean, a loop on the picture; the same as on the command line', async ({
@@ -135,7 +135,7 @@ test('pruning: how many they really are, merged and taken apart; the tray by key
 }) => {
   await openStudy(page, app.url, 'Fog at the passing loop');
   await toStep(page, 'Palette');
-  await toCraft(page, 'merge near-duplicates');
+  await toTab(page, 'merge near-duplicates');
   await setSlider(page, 'As near as', 8);
   await expect(finding(page)).toContainText(/^Eight colours are really (three|four|five)\.$/);
   const before = await labels(page);
@@ -161,7 +161,7 @@ test('pruning: how many they really are, merged and taken apart; the tray by key
   await expect.poll(() => labels(page)).not.toEqual(before);
   await page.getByRole('button', { name: 'Order' }).click();
   await page.getByRole('menuitem', { name: 'By value' }).click();
-  await toCraft(page, 'pick');
+  await toTab(page, 'pick');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Add a darkest dark' }).click();
   await page.getByRole('button', { name: 'Add a paper light' }).click();
@@ -175,13 +175,13 @@ test('pruning: how many they really are, merged and taken apart; the tray by key
 test('weight against a target, and how the palette holds the picture', async ({ page }) => {
   await openStudy(page, app.url, 'Lower station, rain at dusk');
   await toStep(page, 'Palette');
-  await toCraft(page, 'proportions');
+  await toTab(page, 'proportions');
   await page.getByRole('button', { name: /^Give .*roles/ }).click();
   expect((await labels(page)).filter((label) => label.includes(', main'))).toHaveLength(1);
   await setSlider(page, 'Target of accent', 20);
   await expect(finding(page)).toContainText(/the accent has less/);
 
-  await toCraft(page, 'test on the picture');
+  await toTab(page, 'test on the picture');
   await expect(finding(page)).toContainText(/On average the picture is \d\.\d from these/);
   const colours = new Set(await hexes(page));
   const seen = async () =>
@@ -206,7 +206,7 @@ test('building: a ladder that swings as one, a harmony, what follows, what a few
 }) => {
   await openStudy(page, app.url, 'Conductor by the window');
   await toStep(page, 'Palette');
-  await toCraft(page, 'build');
+  await toTab(page, 'build');
   const before = await tray(page).count();
   await page.getByRole('button', { name: 'Build the ladder' }).click();
   await expect(tray(page)).toHaveCount(before + 5);

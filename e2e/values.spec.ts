@@ -11,7 +11,7 @@ import {
   pixelAt,
   setSlider,
   toStep,
-  toTopic,
+  toTab,
 } from './page-actions';
 
 const app = appFor('demo');
@@ -96,7 +96,7 @@ test('zones are shown as greys, mean colours or outlines, with their masses', as
 test('light and shadow: put right by brush and lasso, undone, and kept', async ({ page }) => {
   await openStudy(page, app.url, STATION);
   await toStep(page, 'Values');
-  await toTopic(page, 'light');
+  await toTab(page, 'light');
   await expect(finding(page)).toContainText(/The light takes \d+.%/);
   const share = async () =>
     Number(/takes (\d+)/.exec((await finding(page).innerText()).trim())?.[1] ?? NaN);
@@ -159,7 +159,7 @@ test('light and shadow: put right by brush and lasso, undone, and kept', async (
 test('parting: two places, two zones, and what merges in grey', async ({ page }) => {
   await openStudy(page, app.url, STATION);
   await toStep(page, 'Values');
-  await toTopic(page, 'separation');
+  await toTab(page, 'separation');
   await expect(finding(page)).toContainText(/of neighbours merges? in black and white/);
 
   // The lit window and the wall beside it.
@@ -197,7 +197,7 @@ test('parting: two places, two zones, and what merges in grey', async ({ page })
 test('focus: ranked places with their reason, quiet ones, edges and weight', async ({ page }) => {
   await openStudy(page, app.url, STATION);
   await toStep(page, 'Values');
-  await toTopic(page, 'focus');
+  await toTab(page, 'focus');
   await expect(finding(page)).toContainText(/Contrast is strongest .*, by (value|hue|chroma):/);
   const places = page.getByRole('button', { name: /^\d By (value|hue|chroma)/ });
   expect(await places.count()).toBeGreaterThan(2);
@@ -218,7 +218,7 @@ test('focus: ranked places with their reason, quiet ones, edges and weight', asy
 test('two greys side by side, with the colours that part them', async ({ page }) => {
   await openStudy(page, app.url, HALL);
   await toStep(page, 'Values');
-  await toTopic(page, 'greys');
+  await toTab(page, 'greys');
   const view = page.getByTestId('two-greys');
   await expect(view).toHaveAttribute('data-drawn', 'true');
   await expect(finding(page)).toContainText(/By misleading grey \d+.% of it/);

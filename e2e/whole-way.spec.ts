@@ -98,6 +98,9 @@ test('the original comes back byte for byte, and the same file is known again', 
 }) => {
   await page.goto(app.url);
   await dropPicture(page, 'lower-station.webp');
+  await deskIsSet(page);
+  await page.goto(app.url);
+  await dropPicture(page, 'lower-station.webp');
   const dialog = page.getByRole('dialog', { name: 'You have this picture already' });
   await expect(dialog.getByRole('link', { name: /lower station/ })).toBeVisible();
   await dialog.getByRole('button', { name: 'Begin a new study of it' }).click();

@@ -17,11 +17,12 @@ function parameters({ path }: Endpoint): number {
 export function dispatch(handlers: Handlers): (request: Request) => Promise<Response> {
   return answering(async (request) => {
     const segments = segmentsOf(new URL(request.url).pathname);
+    const method = request.method === 'HEAD' ? 'GET' : request.method;
     let isElsewhere = false;
     for (const name of NAMES) {
       const params = matchPath(endpoints[name], segments);
       if (!params) continue;
-      if (endpoints[name].method === request.method)
+      if (endpoints[name].method === method)
         return answerEndpoint<Endpoint>(
           endpoints[name],
           handlers[name] as unknown as Handler<Endpoint>,
