@@ -24,7 +24,7 @@ export type PushSettings = z.infer<typeof pushSettingsSchema>;
 
 /** A picture wanted pushed, at the size it came in. */
 export const pushRequestSchema = z.object({
-  asked: pushSettingsSchema,
+  settings: pushSettingsSchema,
   framing: framingSchema,
   neutral: neutralPointSchema.nullable(),
 });

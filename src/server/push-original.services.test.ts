@@ -29,8 +29,8 @@ beforeAll(async () => {
 });
 afterAll(() => end());
 
-const order = (part: Partial<PushRequest['asked']> = {}): PushRequest => ({
-  asked: {
+const order = (part: Partial<PushRequest['settings']> = {}): PushRequest => ({
+  settings: {
     push: DEFAULT_HIDDEN.push,
     kept: DEFAULT_HIDDEN.kept,
     parts: [],

@@ -61,15 +61,15 @@ const find = async (part: Partial<LibrarySearch>) =>
   searchLibraries(search(part), 'painters', 0, 60);
 
 /** What is asked of one swatch, by the plain functions of the core. */
-function answers({ colour, ...said }: Swatch, of: LibraryContent, asked: LibrarySearch): boolean {
+function answers({ colour, ...said }: Swatch, of: LibraryContent, query: LibrarySearch): boolean {
   const { C } = oklchFromOklab(colour);
   const value = valueOfOklab(colour);
   const family = C < NEUTRAL_CHROMA ? GREY : familyOf(colour).index;
   const step = INTENSITY_WORDS.indexOf(intensityWord(C));
   const words = wordsOf(said.name, said.note, of.name, of.note, ...of.tags);
-  const { near, families, values, intensities, temperature: warmth } = asked;
+  const { near, families, values, intensities, temperature: warmth } = query;
   return (
-    wordsOf(asked.text).every((word) => words.some((own) => own.startsWith(word))) &&
+    wordsOf(query.text).every((word) => words.some((own) => own.startsWith(word))) &&
     (!near || ciede2000(labFromOklab(near.colour), labFromOklab(colour)) <= near.within) &&
     (families.length === 0 || families.includes(family)) &&
     (!values || (value >= values[0] && value <= values[1])) &&
@@ -77,7 +77,7 @@ function answers({ colour, ...said }: Swatch, of: LibraryContent, asked: Library
       (step >= INTENSITY_WORDS.indexOf(intensities[0]) &&
         step <= INTENSITY_WORDS.indexOf(intensities[1]))) &&
     (!warmth || temperatureWord(temperature(colour)) === warmth) &&
-    asked.tags.every((tag) => of.tags.includes(tag))
+    query.tags.every((tag) => of.tags.includes(tag))
   );
 }
 
@@ -88,7 +88,7 @@ describe('searching', () => {
     for (let i = 0; i < 30; i++) {
       const part = (share: number) => random() < share;
       const from = random() * 7;
-      const asked = search({
+      const query = search({
         text: texts[i % texts.length],
         near: part(0.4)
           ? { colour: all[i % LIBRARIES].swatches[0].colour, within: 1 + random() * 14 }
@@ -101,19 +101,19 @@ describe('searching', () => {
       });
       const expected = all.map((one) => ({
         id: one.id,
-        hits: one.swatches.filter((own) => answers(own, one, asked)).map(({ id }) => id),
+        hits: one.swatches.filter((own) => answers(own, one, query)).map(({ id }) => id),
       }));
-      const { total, libraries } = await searchLibraries(asked, 'painters', 0, 60);
+      const { total, libraries } = await searchLibraries(query, 'painters', 0, 60);
       const found = expected.filter(({ hits }) => hits.length > 0);
       expect(new Set(libraries.map(({ id }) => id))).toEqual(new Set(found.map(({ id }) => id)));
       expect(total).toBe(found.length);
-      const colours = asked.near ?? asked.values ?? asked.intensities ?? asked.temperature;
-      if (colours || asked.families.length > 0)
+      const colours = query.near ?? query.values ?? query.intensities ?? query.temperature;
+      if (colours || query.families.length > 0)
         for (const { id, hits } of libraries)
           expect(hits).toEqual(found.find((one) => one.id === id)?.hits);
 
-      const facets = await countFacets(asked, 'painters');
-      const open = { ...asked, families: [] };
+      const facets = await countFacets(query, 'painters');
+      const open = { ...query, families: [] };
       const swatches = all.flatMap((one) => one.swatches.map((own) => ({ own, one })));
       for (const { of, count } of facets.families)
         expect({ of, count }).toEqual({
@@ -122,7 +122,7 @@ describe('searching', () => {
             .length,
         });
       const valued = swatches.filter(({ own, one }) =>
-        answers(own, one, { ...asked, values: null }),
+        answers(own, one, { ...query, values: null }),
       );
       facets.values.forEach((count, step) =>
         expect(count).toBe(
@@ -133,7 +133,7 @@ describe('searching', () => {
         const word = of as (typeof INTENSITY_WORDS)[number];
         expect(count).toBe(
           swatches.filter(({ own, one }) =>
-            answers(own, one, { ...asked, intensities: [word, word] }),
+            answers(own, one, { ...query, intensities: [word, word] }),
           ).length,
         );
       }
@@ -208,9 +208,9 @@ describe('searching', () => {
   });
 
   it('is kept under a name', async () => {
-    const asked = search({ text: 'fog', families: [3] });
-    const id = await keepSearch('Fogs', asked);
-    expect(await listSearches()).toEqual([{ id, name: 'Fogs', search: asked }]);
+    const query = search({ text: 'fog', families: [3] });
+    const id = await keepSearch('Fogs', query);
+    expect(await listSearches()).toEqual([{ id, name: 'Fogs', search: query }]);
     await forgetSearch(id);
     expect(await listSearches()).toEqual([]);
     await expect(forgetSearch(id)).rejects.toMatchObject({ status: 404 });

@@ -2,7 +2,7 @@ import { noiseAt, type Ground } from './ground';
 import { disjointSets, findRoot } from '../raster/disjoint-sets';
 import { gridEdges } from '../raster/grid-edges';
 
-/** A connected part of the ground of one lean: of nearly one a and b, whatever its lightness does. */
+/** A connected part of the ground of one region: of nearly one a and b, whatever its lightness does. */
 export interface ChromaRegion {
   cells: number[];
   /** Means over its cells. */
@@ -11,21 +11,21 @@ export interface ChromaRegion {
   b: number;
 }
 
-/** Neighbours whose means are nearer than this in a and b are one lean. */
-const ONE_LEAN = 0.0045;
-/** And so are those that noise could part: so many standard errors. */
+/** Neighbours whose means are nearer than this in a and b are one region. */
+const ONE_REGION = 0.0045;
+/** So are those whose difference noise explains: this many standard errors. */
 const ERRORS = 2;
-/** Leans smaller than this share go to the neighbour most like them. */
+/** Regions smaller than this share go to the neighbour most like them. */
 const MIN_SHARE = 0.0015;
 
 /**
- * The ground in leans: cells are joined along their least differences of a and b while the means of
- * what they belong to are alike, so that a slow turn of hue comes apart in bands; then what is too
- * small goes to its likest neighbour.
+ * Segments the ground by chroma: cells are merged along their smallest differences of a and b while the
+ * means of their regions are alike, so that a slow change of hue is cut into bands; then each region that
+ * is too small is merged into its most similar neighbour.
  * Source: R. Nock, F. Nielsen, "Statistical region merging", IEEE TPAMI 26(11), 2004, with the
  * bound replaced by one that measured noise gives.
  */
-export function chromaRegions(ground: Ground): { leans: ChromaRegion[]; of: Int32Array } {
+export function chromaRegions(ground: Ground): { regions: ChromaRegion[]; of: Int32Array } {
   const { grid, smoothed, noise } = ground;
   const { width, height, oklab, mask } = grid;
   const cells = width * height;
@@ -57,12 +57,12 @@ export function chromaRegions(ground: Ground): { leans: ChromaRegion[]; of: Int3
     if (one === other) continue;
     const errors =
       Math.max(spread[one], spread[other]) * Math.sqrt(1 / size[one] + 1 / size[other]);
-    if (gapOf(one, other) < ONE_LEAN + ERRORS * errors) join(one, other);
+    if (gapOf(one, other) < ONE_REGION + ERRORS * errors) join(one, other);
   }
 
-  let seenCells = 0;
-  for (const one of mask) seenCells += one;
-  const least = MIN_SHARE * seenCells;
+  let maskedCells = 0;
+  for (const one of mask) maskedCells += one;
+  const least = MIN_SHARE * maskedCells;
   for (let turn = 0; turn < 8; turn++) {
     const likest = new Map<number, { to: number; gap: number }>();
     for (let edge = 0; edge < gaps.length; edge++) {
@@ -90,26 +90,26 @@ function described({ grid }: Ground, rootOf: (cell: number) => number) {
   const { mask, oklab } = grid;
   const of = new Int32Array(mask.length).fill(-1);
   const numbers = new Map<number, number>();
-  const leans: ChromaRegion[] = [];
+  const regions: ChromaRegion[] = [];
   for (let c = 0; c < mask.length; c++) {
     if (!mask[c]) continue;
     const root = rootOf(c);
     let number = numbers.get(root);
     if (number === undefined) {
-      number = leans.push({ cells: [], L: 0, a: 0, b: 0 }) - 1;
+      number = regions.push({ cells: [], L: 0, a: 0, b: 0 }) - 1;
       numbers.set(root, number);
     }
     of[c] = number;
-    const lean = leans[number];
-    lean.cells.push(c);
-    lean.L += oklab[c * 3];
-    lean.a += oklab[c * 3 + 1];
-    lean.b += oklab[c * 3 + 2];
+    const region = regions[number];
+    region.cells.push(c);
+    region.L += oklab[c * 3];
+    region.a += oklab[c * 3 + 1];
+    region.b += oklab[c * 3 + 2];
   }
-  for (const lean of leans) {
-    lean.L /= lean.cells.length;
-    lean.a /= lean.cells.length;
-    lean.b /= lean.cells.length;
+  for (const region of regions) {
+    region.L /= region.cells.length;
+    region.a /= region.cells.length;
+    region.b /= region.cells.length;
   }
-  return { leans, of };
+  return { regions, of };
 }

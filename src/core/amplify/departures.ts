@@ -48,32 +48,32 @@ const WAYS = [
 ] as const;
 
 /**
- * The regions of a ground that depart from its cast: leans that touch and depart to one side are one.
+ * The regions of a ground that depart from its cast: chroma regions that touch and depart to one side are one.
  * Where a region has the hue of the cast (or the whole picture has but one), it only counts with a rim:
  * one hue that fades slowly is no second colour.
  */
 export function departuresOf(ground: Ground): Departure[] {
   const { grid, cast } = ground;
-  const { leans, of } = chromaRegions(ground);
-  let seen = 0;
-  for (const one of grid.mask) seen += one;
-  const fades = hasOneHue(leans, seen);
-  const regions = joined(ground, leans, of).map((lean) => withNeed(ground, lean));
+  const { regions: found, of } = chromaRegions(ground);
+  let masked = 0;
+  for (const one of grid.mask) masked += one;
+  const fades = hasOneHue(found, masked);
+  const regions = joined(ground, found, of).map((region) => withNeed(ground, region));
   const map = new Int32Array(of.length).fill(-1);
   regions.forEach(({ cells }, i) => cells.forEach((c) => (map[c] = i)));
   return regions.filter((one) => {
-    if (one.cells.length < MIN_SHARE * seen) return false;
+    if (one.cells.length < MIN_SHARE * masked) return false;
     if (Math.hypot(...one.away) < one.needed) return false;
     if (spreadOf(ground, one) > UNEVEN * Math.hypot(...one.away)) return false;
     return !couldFade(one, cast, fades) || hasRim(ground, one, map);
   });
 }
 
-function withNeed({ noise, cast }: Ground, lean: ChromaRegion): Departure {
-  const error = noiseAt(noise, lean.L) * Math.sqrt(TOGETHER / lean.cells.length);
+function withNeed({ noise, cast }: Ground, region: ChromaRegion): Departure {
+  const error = noiseAt(noise, region.L) * Math.sqrt(TOGETHER / region.cells.length);
   return {
-    ...lean,
-    away: [lean.a - cast[0], lean.b - cast[1]],
+    ...region,
+    away: [region.a - cast[0], region.b - cast[1]],
     needed: Math.max(MIN_DEPARTURE, ERRORS * error),
   };
 }
@@ -85,21 +85,21 @@ function spreadOf({ smoothed }: Ground, { cells, a, b }: ChromaRegion): number {
   return Math.sqrt(sum / cells.length);
 }
 
-/** Leans that depart at all, those that touch and depart to one side put together. */
+/** Chroma regions that depart at all; those that touch and depart to one side are merged. */
 function joined(
   { grid, cast }: Ground,
-  leans: readonly ChromaRegion[],
+  found: readonly ChromaRegion[],
   of: Int32Array,
 ): ChromaRegion[] {
-  const parent = disjointSets(leans.length);
-  const sums = leans.map(({ cells, a, b }) => ({
+  const parent = disjointSets(found.length);
+  const sums = found.map(({ cells, a, b }) => ({
     n: cells.length,
     a: a * cells.length,
     b: b * cells.length,
   }));
   const rootOf = (i: number) => findRoot(parent, i);
-  // What is loud itself is left out here, lest a mean of loud and quiet pass for a quiet colour that is nowhere.
-  const departs = leans.map(
+  // Strong colours are left out: the mean of a strong and a quiet one would pass for a quiet colour that is nowhere.
+  const departs = found.map(
     ({ a, b }) => Math.hypot(a - cast[0], b - cast[1]) >= RIM && Math.hypot(a, b) <= HIDDEN_BELOW,
   );
   const awayOf = (i: number) =>
@@ -117,18 +117,18 @@ function joined(
     sums[one].b += sums[other].b;
   }
   const regions = new Map<number, ChromaRegion[]>();
-  leans.forEach((lean, i) => {
+  found.forEach((region, i) => {
     if (!departs[i]) return;
     const root = rootOf(i);
-    regions.set(root, [...(regions.get(root) ?? []), lean]);
+    regions.set(root, [...(regions.get(root) ?? []), region]);
   });
   return Array.from(regions.values(), together);
 }
 
-function together(leans: readonly ChromaRegion[]): ChromaRegion {
-  const cells = leans.flatMap((lean) => lean.cells);
-  const mean = (of: (lean: ChromaRegion) => number) =>
-    leans.reduce((sum, lean) => sum + of(lean) * lean.cells.length, 0) / cells.length;
+function together(found: readonly ChromaRegion[]): ChromaRegion {
+  const cells = found.flatMap((region) => region.cells);
+  const mean = (of: (region: ChromaRegion) => number) =>
+    found.reduce((sum, region) => sum + of(region) * region.cells.length, 0) / cells.length;
   return { cells, L: mean(({ L }) => L), a: mean(({ a }) => a), b: mean(({ b }) => b) };
 }
 
@@ -140,16 +140,16 @@ function between(one: readonly [number, number], other: readonly [number, number
 }
 
 /** Whether all that has a hue has the same. */
-function hasOneHue(leans: readonly ChromaRegion[], seen: number): boolean {
-  const coloured = leans.filter(
-    ({ a, b, cells }) => Math.hypot(a, b) > 1.5 * NO_HUE && cells.length > 0.003 * seen,
+function hasOneHue(found: readonly ChromaRegion[], masked: number): boolean {
+  const coloured = found.filter(
+    ({ a, b, cells }) => Math.hypot(a, b) > 1.5 * NO_HUE && cells.length > 0.003 * masked,
   );
   let [a, b] = [0, 0];
-  for (const lean of coloured) {
-    a += lean.a * lean.cells.length;
-    b += lean.b * lean.cells.length;
+  for (const region of coloured) {
+    a += region.a * region.cells.length;
+    b += region.b * region.cells.length;
   }
-  return coloured.every((lean) => between([lean.a, lean.b], [a, b]) <= FADES);
+  return coloured.every((region) => between([region.a, region.b], [a, b]) <= FADES);
 }
 
 /** Whether a departure could be the cast's own hue growing or fading. */

@@ -117,7 +117,7 @@ describe('where a region lies', () => {
     expect(place(() => true)).toBe('all over');
   });
 
-  it('has its home inside, also where its middle is not', () => {
+  it('has its representative point inside, also where its centroid is not', () => {
     const ring = cells(60, (x, y) => Math.abs(Math.hypot(x - 30, y - 20) - 14) < 3);
     const { point } = regionPlace(grid(60, 40), ring);
     expect(ring).toContain(Math.floor(point.y * 40) * 60 + Math.floor(point.x * 60));

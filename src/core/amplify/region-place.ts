@@ -64,7 +64,7 @@ function lies(from: number, to: number, words: typeof ACROSS | typeof DOWN): str
 function middleOf(
   { width, across, down }: ColourGrid,
   cells: readonly number[],
-  home: Place,
+  otherwise: Place,
 ): Place {
   let x = 0;
   let y = 0;
@@ -74,5 +74,5 @@ function middleOf(
   }
   const middle = { x: x / cells.length, y: y / cells.length };
   const cell = Math.floor(middle.y) * width + Math.floor(middle.x);
-  return cells.includes(cell) ? { x: middle.x / across, y: middle.y / down } : home;
+  return cells.includes(cell) ? { x: middle.x / across, y: middle.y / down } : otherwise;
 }

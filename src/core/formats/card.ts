@@ -52,17 +52,17 @@ export function cardPatches(picture: Picture): CardPatch[] {
   const area = small.width * small.height;
   const around = 2 * (small.width + small.height);
   const patches: CardPatch[] = [];
-  entry.forEach((_, piece) => {
-    const box = boxes[piece];
+  entry.forEach((_, component) => {
+    const box = boxes[component];
     const wide = box.right - box.left + 1;
     const high = box.bottom - box.top + 1;
-    const large = size[piece] >= Math.max(9, MIN_SHARE * area);
-    const full = size[piece] >= MIN_FULL * wide * high;
+    const large = size[component] >= Math.max(9, MIN_SHARE * area);
+    const full = size[component] >= MIN_FULL * wide * high;
     const shapely = Math.max(wide, high) <= LONGEST * Math.min(wide, high);
     if (!large || !full || !shapely || box.edge > EDGE * around) return;
-    if (brokenShare(small, labels, piece, box) < MIN_BROKEN) return;
+    if (brokenShare(small, labels, component, box) < MIN_BROKEN) return;
     patches.push({
-      colour: colourWithin(small, labels, piece, box),
+      colour: colourWithin(small, labels, component, box),
       x: box.left / small.width,
       y: box.top / small.height,
       width: wide / small.width,
@@ -207,7 +207,7 @@ function boxesOf(of: Int32Array, count: number, width: number, height: number): 
 }
 
 /** The share of a patch's sides, row by row and column by column, at which another colour begins at once. */
-function brokenShare(samples: SampleGrid, of: Int32Array, piece: number, box: Box): number {
+function brokenShare(samples: SampleGrid, of: Int32Array, component: number, box: Box): number {
   const { width, height } = samples;
   let sides = 0;
   let broken = 0;
@@ -227,17 +227,17 @@ function brokenShare(samples: SampleGrid, of: Int32Array, piece: number, box: Bo
   };
   for (let y = box.top; y <= box.bottom; y++) {
     let first = box.left;
-    while (of[y * width + first] !== piece && first < box.right) first++;
+    while (of[y * width + first] !== component && first < box.right) first++;
     let last = box.right;
-    while (of[y * width + last] !== piece && last > box.left) last--;
+    while (of[y * width + last] !== component && last > box.left) last--;
     look(first, y, -1, 0);
     look(last, y, 1, 0);
   }
   for (let x = box.left; x <= box.right; x++) {
     let first = box.top;
-    while (of[first * width + x] !== piece && first < box.bottom) first++;
+    while (of[first * width + x] !== component && first < box.bottom) first++;
     let last = box.bottom;
-    while (of[last * width + x] !== piece && last > box.top) last--;
+    while (of[last * width + x] !== component && last > box.top) last--;
     look(x, first, 0, -1);
     look(x, last, 0, 1);
   }
@@ -245,7 +245,7 @@ function brokenShare(samples: SampleGrid, of: Int32Array, piece: number, box: Bo
 }
 
 /** The mean of a patch without its rim, where it has run into what lies beside it. */
-function colourWithin(samples: SampleGrid, of: Int32Array, piece: number, box: Box): Oklab {
+function colourWithin(samples: SampleGrid, of: Int32Array, component: number, box: Box): Oklab {
   const inset = (from: number, to: number) => Math.floor((to - from + 1) * RIM);
   const across = inset(box.left, box.right);
   const down = inset(box.top, box.bottom);
@@ -254,7 +254,7 @@ function colourWithin(samples: SampleGrid, of: Int32Array, piece: number, box: B
   for (let y = box.top + down; y <= box.bottom - down; y++)
     for (let x = box.left + across; x <= box.right - across; x++) {
       const at = y * samples.width + x;
-      if (of[at] !== piece) continue;
+      if (of[at] !== component) continue;
       const { L, a, b } = colourAt(samples, at);
       sum.L += L;
       sum.a += a;

@@ -8,9 +8,9 @@ const STANDS_OUT = 0.05;
 const APART = 0.075;
 /** Accents that are nearer to each other than this are one: a red in its light and its shade. */
 const ACCENT_RADIUS = 0.1;
-/** Colours this near to a heavier one are of one lot with it, in OKLab. */
+/** Colours this near to a heavier one belong to its cluster, in OKLab. */
 const CLUSTER_RADIUS = 0.06;
-/** Lots of less than this are edges and grain: nothing is near to them. */
+/** Smaller clusters are edges and grain, and count for nothing. */
 const MIN_CLUSTER_SHARE = 0.001;
 const MAX_ACCENTS = 6;
 
@@ -31,37 +31,44 @@ interface Cluster {
  * over the mean and 0.10 away from every colour that there is more of, each with some allowance for
  * soft edges. The most telling first: much of it, far from all else.
  */
-export function findAccents(cells: ColourHistogram): Accent[] {
-  const { share, oklab } = cells;
+export function findAccents(histogram: ColourHistogram): Accent[] {
+  const { share, oklab } = histogram;
   let mean = 0;
   for (let k = 0; k < share.length; k++)
     mean += share[k] * Math.hypot(oklab[k * 3 + 1], oklab[k * 3 + 2]);
-  const lots = clusterColours(cells);
+  const clusters = clusterColours(histogram);
   const standsOut = ({ colour }: Cluster) => Math.hypot(colour.a, colour.b) >= mean + STANDS_OUT;
-  const larger = (than: Cluster) => lots.filter((lot) => lot.share > than.share);
-  const apart = (lot: Cluster, others: readonly Cluster[]) =>
-    Math.min(1, ...others.map((other) => oklabDistance(lot.colour, other.colour)));
+  const larger = (than: Cluster) => clusters.filter((cluster) => cluster.share > than.share);
+  const apart = (cluster: Cluster, others: readonly Cluster[]) =>
+    Math.min(1, ...others.map((other) => oklabDistance(cluster.colour, other.colour)));
 
-  return mergeClusters(lots.filter((lot) => lot.share <= MAX_SHARE && standsOut(lot)))
-    .map((lot) => ({
-      ...lot,
+  return mergeClusters(
+    clusters.filter((cluster) => cluster.share <= MAX_SHARE && standsOut(cluster)),
+  )
+    .map((cluster) => ({
+      ...cluster,
       apart: apart(
-        lot,
-        larger(lot).filter((other) => other.share > MAX_SHARE || !standsOut(other)),
+        cluster,
+        larger(cluster).filter((other) => other.share > MAX_SHARE || !standsOut(other)),
       ),
     }))
-    .filter((lot) => lot.share >= MIN_SHARE && lot.share <= MAX_SHARE && lot.apart >= APART)
+    .filter(
+      (cluster) =>
+        cluster.share >= MIN_SHARE && cluster.share <= MAX_SHARE && cluster.apart >= APART,
+    )
     .sort((one, other) => worth(other) - worth(one))
     .slice(0, MAX_ACCENTS);
 }
 
-/** Lots that are near to each other as one accent. */
-function mergeClusters(lots: readonly Cluster[]): Cluster[] {
+/** Clusters that are near to each other as one accent. */
+function mergeClusters(clusters: readonly Cluster[]): Cluster[] {
   const groups: Cluster[] = [];
-  for (const lot of [...lots].sort((one, other) => other.share - one.share)) {
-    const at = groups.findIndex((group) => oklabDistance(group.colour, lot.colour) < ACCENT_RADIUS);
-    if (at < 0) groups.push(lot);
-    else groups[at] = meanOf(groups[at], lot);
+  for (const cluster of [...clusters].sort((one, other) => other.share - one.share)) {
+    const at = groups.findIndex(
+      (group) => oklabDistance(group.colour, cluster.colour) < ACCENT_RADIUS,
+    );
+    if (at < 0) groups.push(cluster);
+    else groups[at] = meanOf(groups[at], cluster);
   }
   return groups;
 }
@@ -83,18 +90,18 @@ function worth({ share, apart }: Accent): number {
   return Math.sqrt(share) * apart;
 }
 
-/** Gathers cells around the heaviest that is left, one lot after another. */
+/** Gathers bins around the heaviest that is left, one cluster after another. */
 function clusterColours({ share, oklab }: ColourHistogram): Cluster[] {
   const order = Array.from(share.keys()).sort((i, j) => share[j] - share[i] || i - j);
-  const lots: { share: number; at: number; sum: [number, number, number] }[] = [];
+  const clusters: { share: number; at: number; sum: [number, number, number] }[] = [];
   for (const k of order) {
-    let lot = lots.find(({ at }) => near(oklab, at, k));
-    if (!lot) lots.push((lot = { share: 0, at: k, sum: [0, 0, 0] }));
-    lot.share += share[k];
-    for (let c = 0; c < 3; c++) lot.sum[c] += share[k] * oklab[k * 3 + c];
+    let cluster = clusters.find(({ at }) => near(oklab, at, k));
+    if (!cluster) clusters.push((cluster = { share: 0, at: k, sum: [0, 0, 0] }));
+    cluster.share += share[k];
+    for (let c = 0; c < 3; c++) cluster.sum[c] += share[k] * oklab[k * 3 + c];
   }
-  return lots
-    .filter((lot) => lot.share >= MIN_CLUSTER_SHARE)
+  return clusters
+    .filter((cluster) => cluster.share >= MIN_CLUSTER_SHARE)
     .map(({ share: of, sum: [L, a, b] }) => ({
       share: of,
       colour: { L: L / of, a: a / of, b: b / of },

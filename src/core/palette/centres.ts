@@ -144,11 +144,11 @@ export interface Clustering {
 }
 
 /** Moves and assigns by turns while that brings the mean down by more than a trifle. */
-export function refine(tones: Samples, start: Centres, rounds: number): Clustering {
-  let best: Clustering = { centres: start, owners: assign(tones, start) };
+export function refine(samples: Samples, start: Centres, rounds: number): Clustering {
+  let best: Clustering = { centres: start, owners: assign(samples, start) };
   for (let round = 0; round < rounds; round++) {
-    const centres = weiszfeldStep(tones, best.owners, best.centres);
-    const owners = assign(tones, centres);
+    const centres = weiszfeldStep(samples, best.owners, best.centres);
+    const owners = assign(samples, centres);
     if (owners.mean >= best.owners.mean) break;
     const gain = best.owners.mean - owners.mean;
     best = { centres, owners };

@@ -48,9 +48,9 @@ describe('derived colours', () => {
       const shade = by(colour, 'shade', amount);
       expect(shade.L).toBeLessThanOrEqual(colour.L + TINY);
       expect(chroma(shade)).toBeLessThanOrEqual(chroma(colour) + TINY);
-      const tone = by(colour, 'tone', amount);
-      expect(value(tone)).toBeCloseTo(value(colour), 2);
-      expect(chroma(tone)).toBeLessThanOrEqual(chroma(colour) + TINY);
+      const sample = by(colour, 'tone', amount);
+      expect(value(sample)).toBeCloseTo(value(colour), 2);
+      expect(chroma(sample)).toBeLessThanOrEqual(chroma(colour) + TINY);
     });
   });
 

@@ -30,7 +30,7 @@ describe('extraction', () => {
     expect(meanDifference).toBeLessThan(1e-3);
   });
 
-  it('says where each swatch is at home', () => {
+  it('gives each swatch a representative point', () => {
     const picture = paintedBy(80, 80, (x, y) =>
       x > 60 && y < 20 ? [220, 30, 30] : [90, 100, 110],
     );

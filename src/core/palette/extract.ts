@@ -51,8 +51,8 @@ export function extractPalette(
   if (!Number.isInteger(count) || count < MIN_SWATCHES || count > MAX_SWATCHES)
     throw new RangeError(`${count} colours; ${MIN_SWATCHES} to ${MAX_SWATCHES} can be extracted`);
   const all = colourHistogram(picture);
-  const cells = within ? colourHistogram(picture, within) : all;
-  const colours = coloursOf(largestPalette(cells, count, keep, lean), keep);
+  const histogram = within ? colourHistogram(picture, within) : all;
+  const colours = coloursOf(largestPalette(histogram, count, keep, lean), keep);
   const centres = centresOf(colours, colours.length);
   const { owner, mean } = assign(allSamples(all), centres);
   const places = representativePoints(picture, all, owner, colours.length);
@@ -70,26 +70,27 @@ export function extractPalette(
 
 /** The palette of a picture's cells at `count`, or before, where it can grow no further. */
 function largestPalette(
-  cells: ColourHistogram,
+  histogram: ColourHistogram,
   count: number,
   keep: readonly Oklab[],
   lean: Lean,
 ): Clustering {
-  const tones = samplesOf(cells, leanWeights(cells, lean));
+  const samples = samplesOf(histogram, leanWeights(histogram, lean));
   const most = Math.max(count, keep.length);
   let last: Clustering | null = null;
-  for (const settled of growPalette(tones, keep, most, accentPolicy(cells, lean))) last = settled;
+  for (const refined of growPalette(samples, keep, most, accentPolicy(histogram, lean)))
+    last = refined;
   if (!last) throw new RangeError('nothing to extract from');
   return last;
 }
 
 /** The accents that are to be kept, and how much they may cost. */
 function accentPolicy(
-  cells: ColourHistogram,
+  histogram: ColourHistogram,
   lean: Lean,
 ): { accents: Accent[]; cost: (count: number) => number } {
-  if (lean === 'balanced') return { accents: findAccents(cells), cost: balancedCost };
-  if (lean === 'accents') return { accents: findAccents(cells), cost: () => Infinity };
+  if (lean === 'balanced') return { accents: findAccents(histogram), cost: balancedCost };
+  if (lean === 'accents') return { accents: findAccents(histogram), cost: () => Infinity };
   return { accents: [], cost: () => 0 };
 }
 

@@ -13,15 +13,15 @@ import type { Accent } from './accents';
 
 /** CIEDE2000 of two colours a distance of 1 apart in DIN99d, on average over sRGB (0.85 ± 0.1). */
 const DIFFERENCE_OF_DIN = 0.85;
-/** So many tones are tried as the place of a new centre. */
+/** How many samples are tried as the place of a new centre. */
 const MAX_CANDIDATES = 48;
 const ROUNDS = 8;
-/** So many times a centre that is hardly missed is tried where one is missed most. */
+/** How many swaps are tried at each count: see `swapCentres`. */
 const MAX_SWAPS = 2;
 
-/** Where a new centre would do most, and by how much it would bring the mean down. */
+/** The sample where a new centre lowers the mean difference most, and by how much. */
 interface Offer {
-  tone: number;
+  sample: number;
   gain: number;
 }
 
@@ -53,7 +53,7 @@ export function spreadSamples({ weight, din }: Samples, count = MAX_CANDIDATES):
   return picked;
 }
 
-/** By how much a centre on a DIN99d colour would bring the mean down, all others staying where they are. */
+/** By how much a centre at a DIN99d colour would lower the mean difference, all others staying where they are. */
 export function gainOf(
   { weight, din }: Samples,
   difference: Float64Array,
@@ -73,38 +73,38 @@ export function gainOf(
 }
 
 function bestOffer(
-  tones: Samples,
+  samples: Samples,
   tried: readonly number[],
   difference: Float64Array,
 ): Offer | null {
   let best: Offer | null = null;
-  for (const tone of tried) {
-    const [L, a, b] = tones.din.subarray(tone * 3, tone * 3 + 3);
-    const gain = gainOf(tones, difference, L, a, b);
-    if (gain > (best?.gain ?? 0)) best = { tone, gain };
+  for (const sample of tried) {
+    const [L, a, b] = samples.din.subarray(sample * 3, sample * 3 + 3);
+    const gain = gainOf(samples, difference, L, a, b);
+    if (gain > (best?.gain ?? 0)) best = { sample, gain };
   }
   return best;
 }
 
-/** With one more centre, an accent where one is due; null where no tone would be any nearer. */
+/** With one more centre, an accent where one is due; null where no sample would come nearer to a centre. */
 function withOneMore(
-  tones: Samples,
+  samples: Samples,
   tried: readonly number[],
   was: Clustering,
   { accents, cost }: AccentPolicy,
 ): Clustering | null {
-  const offer = bestOffer(tones, tried, was.owners.difference);
+  const offer = bestOffer(samples, tried, was.owners.difference);
   if (!offer) return null;
   const { difference, mean } = was.owners;
   const count = was.centres.count + 1;
   const accent = accents.find((one) => !isKept(one, was.centres));
   if (accent) {
-    const held = withFixedCentre(was.centres, accent.colour);
-    const [L, a, b] = held.din.subarray(was.centres.fixed * 3);
-    if (offer.gain - gainOf(tones, difference, L, a, b) <= cost(count) * mean)
-      return refine(tones, held, ROUNDS);
+    const fixed = withFixedCentre(was.centres, accent.colour);
+    const [L, a, b] = fixed.din.subarray(was.centres.fixed * 3);
+    if (offer.gain - gainOf(samples, difference, L, a, b) <= cost(count) * mean)
+      return refine(samples, fixed, ROUNDS);
   }
-  return refine(tones, withCentre(was.centres, labAt(tones.lab, offer.tone)), ROUNDS);
+  return refine(samples, withCentre(was.centres, labAt(samples.lab, offer.sample)), ROUNDS);
 }
 
 /** A centre this near to an accent, in OKLab, keeps it. */
@@ -116,7 +116,7 @@ function isKept({ colour }: Accent, { lab, count }: Centres): boolean {
   return false;
 }
 
-/** With one more centre that never moves, after those that are held already. */
+/** With one more centre that never moves, after those that are fixed already. */
 function withFixedCentre(centres: Centres, colour: Oklab): Centres {
   const next = copyCentres(centres);
   const from = centres.fixed * 3;
@@ -137,27 +137,27 @@ function withCentre(centres: Centres, { L, a, b }: Lab): Centres {
   return next;
 }
 
-/** Takes the centre that is missed least to where one is missed most, as long as that helps. */
-function swapCentres(tones: Samples, tried: readonly number[], start: Clustering): Clustering {
+/** Swap rounds: moves the least useful centre to the worst-served region, as long as that lowers the mean. */
+function swapCentres(samples: Samples, tried: readonly number[], start: Clustering): Clustering {
   let best = start;
   for (let swap = 0; swap < MAX_SWAPS; swap++) {
-    const losses = lossesOf(tones, best);
+    const losses = lossesOf(samples, best);
     let least = -1;
     for (let c = best.centres.fixed; c < best.centres.count; c++)
       if (least < 0 || losses[c] < losses[least]) least = c;
-    const offer = bestOffer(tones, tried, best.owners.difference);
+    const offer = bestOffer(samples, tried, best.owners.difference);
     if (least < 0 || !offer || offer.gain < losses[least]) return best;
     const next = copyCentres(best.centres);
-    const { L, a, b } = labAt(tones.lab, offer.tone);
+    const { L, a, b } = labAt(samples.lab, offer.sample);
     placeCentre(next, least, L, a, b);
-    const settled = refine(tones, next, ROUNDS);
-    if (settled.owners.mean >= best.owners.mean) return best;
-    best = settled;
+    const refined = refine(samples, next, ROUNDS);
+    if (refined.owners.mean >= best.owners.mean) return best;
+    best = refined;
   }
   return best;
 }
 
-/** How much the mean would rise without each centre, its tones going to their second nearest. */
+/** How much the mean difference would rise without each centre, its samples going to their second nearest. */
 function lossesOf({ weight, din }: Samples, { centres, owners }: Clustering): Float64Array {
   const losses = new Float64Array(centres.count);
   for (let k = 0, at = 0; k < weight.length; k++, at += 3) {
@@ -183,36 +183,36 @@ export interface AccentPolicy {
 }
 
 /**
- * Grows a palette one colour at a time, from those that are held, so that each is what the one before
- * was and one colour more: K + 1 colours are never further from the picture than K, and the same
+ * Grows a palette one colour at a time, from those that are fixed, so that each contains the one before
+ * and one colour more: K + 1 colours are never further from the picture than K, and the same
  * colours give the same palette.
- * Yields the palette at each count, the first being the held colours and as many more as make one.
+ * Yields the palette at each count, the first with the fixed colours, or with one where there are none.
  * After the global k-means of A. Likas, N. Vlassis, J. J. Verbeek, "The global k-means clustering
  * algorithm", Pattern Recognition 36(2), 2003, with swaps, and with CIEDE2000 in place of squares.
  */
 export function* growPalette(
-  tones: Samples,
+  samples: Samples,
   keep: readonly Oklab[],
   most: number,
-  holding: AccentPolicy,
+  policy: AccentPolicy,
 ): Generator<Clustering, void> {
-  const tried = spreadSamples(tones);
-  let now: Clustering = refine(tones, firstCentres(tones, keep, most), ROUNDS);
+  const tried = spreadSamples(samples);
+  let now: Clustering = refine(samples, firstCentres(samples, keep, most), ROUNDS);
   yield now;
   while (now.centres.count < most) {
-    const next = withOneMore(tones, tried, now, holding);
+    const next = withOneMore(samples, tried, now, policy);
     if (!next) return;
-    now = swapCentres(tones, tried, next);
+    now = swapCentres(samples, tried, next);
     yield now;
   }
 }
 
-/** The held colours, or the mean of all where none are. */
-function firstCentres(tones: Samples, keep: readonly Oklab[], most: number): Centres {
+/** The fixed colours, or the mean of all samples where none are. */
+function firstCentres(samples: Samples, keep: readonly Oklab[], most: number): Centres {
   const centres = centresOf(keep, Math.max(most, keep.length, 1));
   if (keep.length > 0) return centres;
   const mean = [0, 1, 2].map((c) =>
-    tones.weight.reduce((sum, weight, k) => sum + weight * tones.lab[k * 3 + c], 0),
+    samples.weight.reduce((sum, weight, k) => sum + weight * samples.lab[k * 3 + c], 0),
   );
   placeCentre(centres, 0, mean[0], mean[1], mean[2]);
   return { ...centres, count: 1 };

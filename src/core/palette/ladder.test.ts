@@ -21,10 +21,10 @@ describe('a ladder', () => {
     fc.assert(
       fc.property(anySrgb, settings, (colour, told) => {
         const tones = ladder(colour, told);
-        tones.forEach((tone, i) => {
+        tones.forEach((sample, i) => {
           const wanted = told.from + ((told.to - told.from) * i) / (told.steps - 1);
-          expect(Math.abs(valueOfOklab(tone) - wanted)).toBeLessThan(0.05);
-          expect(inGamut(tone)).toBe(true);
+          expect(Math.abs(valueOfOklab(sample) - wanted)).toBeLessThan(0.05);
+          expect(inGamut(sample)).toBe(true);
         });
       }),
       { numRuns: 60 },
@@ -33,17 +33,17 @@ describe('a ladder', () => {
 
   it('keeps its hue without a drift, and all of it swings as one', () => {
     const blue = oklabFromOklch({ L: 0.5, C: 0.12, h: 255 });
-    for (const tone of ladder(blue, DEFAULT_LADDER))
-      expect(oklchFromOklab(tone).h).toBeCloseTo(255, 3);
-    for (const tone of ladder(blue, { ...DEFAULT_LADDER, swing: 40 }))
-      expect(oklchFromOklab(tone).h).toBeCloseTo(295, 3);
+    for (const sample of ladder(blue, DEFAULT_LADDER))
+      expect(oklchFromOklab(sample).h).toBeCloseTo(255, 3);
+    for (const sample of ladder(blue, { ...DEFAULT_LADDER, swing: 40 }))
+      expect(oklchFromOklab(sample).h).toBeCloseTo(295, 3);
   });
 
   it('has warm lights and cool darks with a drift, and the reverse with a negative one', () => {
     const red = oklabFromOklch({ L: 0.55, C: 0.1, h: 10 });
     const warmth = (drift: number) => {
       const tones = ladder(red, { ...DEFAULT_LADDER, drift, steps: 7 });
-      const hues = tones.map((tone) => oklchFromOklab(tone).h);
+      const hues = tones.map((sample) => oklchFromOklab(sample).h);
       return [hues[0], hues[6]].map((hue) =>
         temperature(oklabFromOklch({ L: 0.5, C: 0.1, h: hue })),
       );

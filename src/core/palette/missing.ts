@@ -35,24 +35,24 @@ export interface Fit {
 /** How well a palette holds a picture, and which colours it fails. Throws a RangeError for no colours. */
 export function readFit(picture: Picture, colours: readonly Oklab[]): Fit {
   if (colours.length === 0) throw new RangeError('no colours to hold the picture against');
-  const cells = colourHistogram(picture);
-  const { difference, mean } = assign(allSamples(cells), centresOf(colours, colours.length));
-  const weights = cells.share.map((share, k) => (difference[k] > FAILS ? share : 0));
+  const histogram = colourHistogram(picture);
+  const { difference, mean } = assign(allSamples(histogram), centresOf(colours, colours.length));
+  const weights = histogram.share.map((share, k) => (difference[k] > FAILS ? share : 0));
   const failed = weights.reduce((sum, weight) => sum + weight, 0);
   if (failed < MIN_MISSING) return { mean, failed, missing: [] };
 
-  const tones = samplesOf(cells, weights);
-  let grown = null;
-  for (const settled of growPalette(tones, [], MAX_MISSING, { accents: [], cost: () => 0 }))
-    grown = settled;
-  const centres = grown?.centres;
+  const samples = samplesOf(histogram, weights);
+  let palette = null;
+  for (const refined of growPalette(samples, [], MAX_MISSING, { accents: [], cost: () => 0 }))
+    palette = refined;
+  const centres = palette?.centres;
   if (!centres) return { mean, failed, missing: [] };
   const found = Array.from({ length: centres.count }, (_, c) =>
     oklabFromLab(labAt(centres.lab, c)),
   );
-  const { owner } = assign(allSamples(cells), centresOf(found, found.length));
+  const { owner } = assign(allSamples(histogram), centresOf(found, found.length));
   const own = owner.map((centre, k) => (weights[k] > 0 ? centre : found.length));
-  const places = representativePoints(picture, cells, own, found.length + 1);
+  const places = representativePoints(picture, histogram, own, found.length + 1);
   const missing = found.map((colour, c): Missing => {
     let share = 0;
     let sum = 0;
@@ -74,7 +74,7 @@ export function readFit(picture: Picture, colours: readonly Oklab[]): Fit {
 
 /** For each pixel 1 where a palette fails it, 0 where it holds, 255 where it is transparent. */
 export function failureMap(picture: Picture, colours: readonly Oklab[]): Uint8Array {
-  const cells = colourHistogram(picture);
-  const { difference } = assign(allSamples(cells), centresOf(colours, colours.length));
-  return mapByBin(picture, cells, (k) => (difference[k] > FAILS ? 1 : 0));
+  const histogram = colourHistogram(picture);
+  const { difference } = assign(allSamples(histogram), centresOf(colours, colours.length));
+  return mapByBin(picture, histogram, (k) => (difference[k] > FAILS ? 1 : 0));
 }

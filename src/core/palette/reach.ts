@@ -44,13 +44,13 @@ export function readReach(picture: Picture, colours: readonly Oklab[], wheel: Wh
       `${colours.length} colours; a limited palette has ${MIN_LIMITED} to ${MAX_LIMITED}`,
     );
   const mixes = allMixes([...colours, WHITE]);
-  const cells = colourHistogram(picture);
-  const tones = samplesOf(cells, cells.share);
-  const near = nearestMix(tones, mixes);
+  const histogram = colourHistogram(picture);
+  const samples = samplesOf(histogram, histogram.share);
+  const near = nearestMix(samples, mixes);
   const lost = Array.from(near.keys()).filter((k) => near[k] > REACHED);
-  const share = lost.reduce((sum, k) => sum + tones.weight[k], 0);
+  const share = lost.reduce((sum, k) => sum + samples.weight[k], 0);
   const mean = (c: number) =>
-    lost.reduce((sum, k) => sum + tones.weight[k] * tones.lab[k * 3 + c], 0) / share;
+    lost.reduce((sum, k) => sum + samples.weight[k] * samples.lab[k * 3 + c], 0) / share;
   return {
     field: fieldOf(mixes, wheel),
     reached: Math.max(0, 1 - share),
@@ -62,9 +62,9 @@ export function readReach(picture: Picture, colours: readonly Oklab[], wheel: Wh
 
 /** For each pixel 1 where the mixes of some colours and white reach it, 0 where not, 255 where it is transparent. */
 export function reachMap(picture: Picture, colours: readonly Oklab[]): Uint8Array {
-  const cells = colourHistogram(picture);
-  const near = nearestMix(allSamples(cells), allMixes([...colours, WHITE]));
-  return mapByBin(picture, cells, (k) => (near[k] <= REACHED ? 1 : 0));
+  const histogram = colourHistogram(picture);
+  const near = nearestMix(allSamples(histogram), allMixes([...colours, WHITE]));
+  return mapByBin(picture, histogram, (k) => (near[k] <= REACHED ? 1 : 0));
 }
 
 function fieldOf(mixes: readonly Oklab[], wheel: Wheel): Reach['field'] {

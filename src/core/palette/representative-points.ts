@@ -8,17 +8,16 @@ const FINE = 800;
 const SQUARES = 40;
 
 /**
- * Where in the picture each swatch is at home: the middle of the square that holds most pixels of
- * it, in fractions of the picture; null for a swatch that owns no pixel.
+ * The representative point of each swatch: the middle of the square that holds most of its pixels, in fractions of the picture; null for a swatch that owns no pixel.
  */
 export function representativePoints(
   { width, height, data }: Picture,
-  cells: ColourHistogram,
+  histogram: ColourHistogram,
   owner: Uint8Array,
   swatches: number,
 ): (Place | null)[] {
   const ownerOfCell = new Uint8Array(HISTOGRAM_BINS);
-  cells.id.forEach((id, k) => (ownerOfCell[id] = owner[k]));
+  histogram.id.forEach((id, k) => (ownerOfCell[id] = owner[k]));
   const side = Math.max(1, Math.ceil(Math.max(width, height) / SQUARES));
   const across = Math.ceil(width / side);
   const down = Math.ceil(height / side);
@@ -46,7 +45,7 @@ export function representativePoints(
   );
 }
 
-/** Squares this near to the fullest count as full: of those, the one nearest the swatch's middle is home. */
+/** Squares this near to the fullest count as full: of those, the one nearest the swatch's centroid is taken. */
 const NEARLY_FULL = 0.97;
 
 function representativePoint(
@@ -68,7 +67,7 @@ function representativePoint(
     y += count * place.y;
   }
   if (total === 0) return null;
-  let home: Place | null = null;
+  let nearestPlace: Place | null = null;
   let nearest = Infinity;
   for (let square = 0; square < squares; square++) {
     if (countOf(square) < most * NEARLY_FULL) continue;
@@ -76,8 +75,8 @@ function representativePoint(
     const distance = Math.hypot(place.x - x / total, place.y - y / total);
     if (distance < nearest) {
       nearest = distance;
-      home = place;
+      nearestPlace = place;
     }
   }
-  return home;
+  return nearestPlace;
 }

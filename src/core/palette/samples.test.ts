@@ -21,35 +21,37 @@ const rich = paintedBy(256, 128, (x, y) => [
 
 describe('the tones of a picture', () => {
   it('weigh 1 together, and have the mean of what they were gathered from', () => {
-    const cells = colourHistogram(rich);
-    const tones = samplesOf(cells, cells.share);
-    expect(cells.share.length).toBeGreaterThan(1400);
-    expect(tones.weight.length).toBeLessThanOrEqual(1400);
-    expect(tones.weight.reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 9);
+    const histogram = colourHistogram(rich);
+    const samples = samplesOf(histogram, histogram.share);
+    expect(histogram.share.length).toBeGreaterThan(1400);
+    expect(samples.weight.length).toBeLessThanOrEqual(1400);
+    expect(samples.weight.reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 9);
     for (let c = 0; c < 3; c++) {
       const of = (lab: Float64Array, weight: Float64Array) =>
         weight.reduce((sum, one, k) => sum + one * lab[k * 3 + c], 0);
-      expect(of(tones.lab, tones.weight)).toBeCloseTo(of(cells.lab, cells.share), 6);
+      expect(of(samples.lab, samples.weight)).toBeCloseTo(of(histogram.lab, histogram.share), 6);
     }
   });
 
   it('are the cells themselves where those are few, and only those that weigh anything', () => {
     fc.assert(
       fc.property(anyPicture, (picture) => {
-        const cells = colourHistogram(picture);
-        const { lab } = samplesOf(cells, cells.share);
-        expect(lab).toHaveLength(cells.lab.length);
-        lab.forEach((one, i) => expect(one).toBeCloseTo(cells.lab[i], 9));
-        const half = cells.share.map((share, k) => (k % 2 === 0 ? share : 0));
-        expect(samplesOf(cells, half).weight).toHaveLength(Math.ceil(cells.share.length / 2));
+        const histogram = colourHistogram(picture);
+        const { lab } = samplesOf(histogram, histogram.share);
+        expect(lab).toHaveLength(histogram.lab.length);
+        lab.forEach((one, i) => expect(one).toBeCloseTo(histogram.lab[i], 9));
+        const half = histogram.share.map((share, k) => (k % 2 === 0 ? share : 0));
+        expect(samplesOf(histogram, half).weight).toHaveLength(
+          Math.ceil(histogram.share.length / 2),
+        );
       }),
       { numRuns: 40 },
     );
   });
 
   it('are tried from far apart, none of them twice', () => {
-    const cells = colourHistogram(rich);
-    const tried = spreadSamples(samplesOf(cells, cells.share));
+    const histogram = colourHistogram(rich);
+    const tried = spreadSamples(samplesOf(histogram, histogram.share));
     expect(new Set(tried).size).toBe(tried.length);
     expect(tried).toHaveLength(48);
   });
@@ -59,10 +61,10 @@ describe('leans', () => {
   it('leave some of every picture, none of it heavier than it is', () => {
     fc.assert(
       fc.property(anyPicture, fc.constantFrom(...LEANS), (picture, lean) => {
-        const cells = colourHistogram(picture);
-        const weights = leanWeights(cells, lean);
+        const histogram = colourHistogram(picture);
+        const weights = leanWeights(histogram, lean);
         expect(weights.some((weight) => weight > 0)).toBe(true);
-        weights.forEach((weight, k) => expect(weight).toBeLessThanOrEqual(cells.share[k]));
+        weights.forEach((weight, k) => expect(weight).toBeLessThanOrEqual(histogram.share[k]));
       }),
     );
   });
@@ -70,14 +72,14 @@ describe('leans', () => {
 
 describe('owners', () => {
   it('are as near as CIEDE2000 has it among all centres, within a little', () => {
-    const cells = colourHistogram(rich);
-    const some = spreadSamples(allSamples(cells), 12).map((k) => ({
-      L: cells.oklab[k * 3],
-      a: cells.oklab[k * 3 + 1],
-      b: cells.oklab[k * 3 + 2],
+    const histogram = colourHistogram(rich);
+    const some = spreadSamples(allSamples(histogram), 12).map((k) => ({
+      L: histogram.oklab[k * 3],
+      a: histogram.oklab[k * 3 + 1],
+      b: histogram.oklab[k * 3 + 2],
     }));
-    const together = assign(allSamples(cells), centresOf(some, some.length));
-    const alone = some.map((one) => assign(allSamples(cells), centresOf([one], 1)).difference);
+    const together = assign(allSamples(histogram), centresOf(some, some.length));
+    const alone = some.map((one) => assign(allSamples(histogram), centresOf([one], 1)).difference);
     let missed = 0;
     together.difference.forEach((difference, k) => {
       const least = Math.min(...alone.map((differences) => differences[k]));
@@ -89,8 +91,8 @@ describe('owners', () => {
 
   it('give a map of what each cell is given, and nothing for what is transparent', () => {
     const picture = paintedBy(4, 1, (x) => [x * 60, 0, 0, x === 3 ? 0 : 255]);
-    const cells = colourHistogram(picture);
-    expect(Array.from(mapByBin(picture, cells, (k) => k + 5))).toEqual([
+    const histogram = colourHistogram(picture);
+    expect(Array.from(mapByBin(picture, histogram, (k) => k + 5))).toEqual([
       5,
       6,
       7,

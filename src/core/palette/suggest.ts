@@ -20,10 +20,10 @@ export interface CountSuggestion {
 
 /** How much each colour more helps, and where that stops. Throws a RangeError when no pixel is opaque. */
 export function suggestCount(picture: Picture, keep: readonly Oklab[] = []): CountSuggestion {
-  const cells = colourHistogram(picture);
-  const tones = samplesOf(cells, leanWeights(cells, 'area'));
+  const histogram = colourHistogram(picture);
+  const samples = samplesOf(histogram, leanWeights(histogram, 'area'));
   const means: number[] = [];
-  for (const { owners, centres } of growPalette(tones, keep, MAX_SWATCHES, {
+  for (const { owners, centres } of growPalette(samples, keep, MAX_SWATCHES, {
     accents: [],
     cost: () => 0,
   }))

@@ -13,9 +13,9 @@ export const NO_SWATCH = TRANSPARENT_ENTRY;
 
 /** The number of the nearest colour for each pixel, `NO_SWATCH` where it is transparent. */
 export function swatchMap(picture: Picture, colours: readonly Oklab[]): Uint8Array {
-  const cells = colourHistogram(picture);
-  const { owner } = assign(allSamples(cells), centresOf(colours, colours.length));
-  return mapByBin(picture, cells, (k) => owner[k]);
+  const histogram = colourHistogram(picture);
+  const { owner } = assign(allSamples(histogram), centresOf(colours, colours.length));
+  return mapByBin(picture, histogram, (k) => owner[k]);
 }
 
 /** The share of the seen pixels that each of `count` swatches owns. */

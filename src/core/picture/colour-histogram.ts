@@ -52,7 +52,7 @@ export function colourHistogram({ data }: Picture, within?: Uint8Array): ColourH
     throw new RangeError('nothing to extract from: no pixel here is opaque, all are transparent');
   let occupied = 0;
   for (let at = 0; at < sums.length; at += 4) if (sums[at] > 0) occupied++;
-  const cells: ColourHistogram = {
+  const histogram: ColourHistogram = {
     id: new Uint16Array(occupied),
     share: new Float64Array(occupied),
     oklab: new Float64Array(occupied * 3),
@@ -65,14 +65,14 @@ export function colourHistogram({ data }: Picture, within?: Uint8Array): ColourH
     const r = toLinear(sums[cell * 4 + 1] / count / 255);
     const g = toLinear(sums[cell * 4 + 2] / count / 255);
     const b = toLinear(sums[cell * 4 + 3] / count / 255);
-    cells.id[k] = cell;
-    cells.share[k] = count / seen;
-    writeOklab(r, g, b, cells.oklab, k * 3);
-    writeLab(r, g, b, cells.lab, k * 3);
-    writeDin99d(r, g, b, cells.din, k * 3);
+    histogram.id[k] = cell;
+    histogram.share[k] = count / seen;
+    writeOklab(r, g, b, histogram.oklab, k * 3);
+    writeLab(r, g, b, histogram.lab, k * 3);
+    writeDin99d(r, g, b, histogram.din, k * 3);
     k++;
   }
-  return cells;
+  return histogram;
 }
 
 /** Every cell as a tone of its own. */
@@ -86,11 +86,11 @@ export const TRANSPARENT_ENTRY = 255;
 /** For each pixel what its cell (by its number among the occupied) is given, 255 where it is transparent. */
 export function mapByBin(
   { data }: Picture,
-  cells: ColourHistogram,
+  histogram: ColourHistogram,
   given: (k: number) => number,
 ): Uint8Array {
   const ofCell = new Uint8Array(HISTOGRAM_BINS);
-  cells.id.forEach((id, k) => (ofCell[id] = given(k)));
+  histogram.id.forEach((id, k) => (ofCell[id] = given(k)));
   const map = new Uint8Array(data.length / 4);
   for (let i = 0, p = 0; p < map.length; i += 4, p++)
     map[p] =

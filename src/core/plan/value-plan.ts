@@ -166,12 +166,12 @@ function numbersOf(cells: ColourGrid, thresholds: readonly number[]): (Place & {
   );
   const found = connectedComponents(zones, cells.width, cells.height, 255);
   const least = NUMBERED * zones.length;
-  const large = found.size.flatMap((size, piece) => (size >= least ? [piece] : []));
-  const numberOf = new Map(large.map((piece, i) => [piece, i]));
-  const of = Int16Array.from(found.labels, (piece) => numberOf.get(piece) ?? -1);
+  const large = found.size.flatMap((size, component) => (size >= least ? [component] : []));
+  const numberOf = new Map(large.map((component, i) => [component, i]));
+  const of = Int16Array.from(found.labels, (component) => numberOf.get(component) ?? -1);
   const deepest = polesOfInaccessibility(of, cells.width, large.length);
-  return large.map((piece, i) => ({
-    zone: found.entry[piece],
+  return large.map((component, i) => ({
+    zone: found.entry[component],
     ...placeOfCell(cells, deepest[i]),
   }));
 }

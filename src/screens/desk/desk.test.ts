@@ -118,7 +118,7 @@ describe('latest', () => {
   it('skips what was overtaken and always ends with the newest', async () => {
     const run: number[] = [];
     const taken: number[] = [];
-    const asked = latest(
+    const newest = latest(
       async (n: number) => {
         run.push(n);
         await Promise.resolve();
@@ -127,7 +127,7 @@ describe('latest', () => {
       (result) => taken.push(result),
       () => undefined,
     );
-    for (let n = 1; n <= 50; n++) asked.ask(n);
+    for (let n = 1; n <= 50; n++) newest.ask(n);
     await new Promise((resolve) => setTimeout(resolve, 5));
     expect(run).toEqual([1, 50]);
     expect(taken).toEqual([500]);
@@ -136,7 +136,7 @@ describe('latest', () => {
   it('goes on after a failure, and not after it was stopped', async () => {
     const failures: unknown[] = [];
     const taken: number[] = [];
-    const asked = latest(
+    const newest = latest(
       async (n: number) => {
         if (n === 1) throw new Error('no');
         return n;
@@ -144,12 +144,12 @@ describe('latest', () => {
       (result) => taken.push(result),
       (error) => failures.push(error),
     );
-    asked.ask(1);
+    newest.ask(1);
     await new Promise((resolve) => setTimeout(resolve, 2));
-    asked.ask(2);
+    newest.ask(2);
     await new Promise((resolve) => setTimeout(resolve, 2));
-    asked.stop();
-    asked.ask(3);
+    newest.stop();
+    newest.ask(3);
     await new Promise((resolve) => setTimeout(resolve, 2));
     expect(failures).toHaveLength(1);
     expect(taken).toEqual([2]);

@@ -18,7 +18,7 @@ export function BinPage({ libraries: brought }: { libraries: BinnedLibrary[] }) 
   const libraries = useStored(endpoints.listBin, {}, brought);
   const changed = useChanged(endpoints.listBin);
   const { settings } = useSettings();
-  const [asked, setAsked] = useState<string | null>(null);
+  const [confirming, setConfirming] = useState<string | null>(null);
   const act = (action: () => Promise<unknown>) => action().then(changed, showError);
   return (
     <BackRoom>
@@ -65,12 +65,12 @@ export function BinPage({ libraries: brought }: { libraries: BinnedLibrary[] }) 
                 >
                   Take out
                 </Button>
-                {asked === id ? (
+                {confirming === id ? (
                   <Button
                     onClick={() =>
                       void act(async () => {
                         await call(endpoints.removeForGood, { id });
-                        setAsked(null);
+                        setConfirming(null);
                       })
                     }
                   >
@@ -80,7 +80,7 @@ export function BinPage({ libraries: brought }: { libraries: BinnedLibrary[] }) 
                   <Button
                     weight="quiet"
                     aria-label={`Throw ${name} away for good`}
-                    onClick={() => setAsked(id)}
+                    onClick={() => setConfirming(id)}
                   >
                     Throw away
                   </Button>

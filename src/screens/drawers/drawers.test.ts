@@ -40,11 +40,11 @@ const anySearch: fc.Arbitrary<LibrarySearch> = fc
 describe('the address of a search', () => {
   it.each([PAINTERS_WHEEL, EVEN_WHEEL])('comes back to what was asked, on the $title', (wheel) => {
     fc.assert(
-      fc.property(anySearch, (asked) => {
+      fc.property(anySearch, (query) => {
         const again = searchCodec(wheel).read(
-          new URLSearchParams(addressOf(searchCodec(wheel), asked)),
+          new URLSearchParams(addressOf(searchCodec(wheel), query)),
         );
-        expect(again).toEqual(asked);
+        expect(again).toEqual(query);
       }),
     );
   });
@@ -66,13 +66,13 @@ describe('the address of a search', () => {
   });
 
   it('of what is near a colour puts the nearest first', () => {
-    const asked = searchCodec(PAINTERS_WHEEL).read(
+    const query = searchCodec(PAINTERS_WHEEL).read(
       new URLSearchParams(nearHref('#253354').split('?')[1]),
     );
-    expect(asked).toMatchObject({ near: { within: 5 }, sort: 'nearest' });
-    expect(withNear(asked, null).sort).toBe('changed');
-    expect(asksSomething(asked)).toBe(true);
-    expect(asksSomething(askNothing(asked))).toBe(false);
+    expect(query).toMatchObject({ near: { within: 5 }, sort: 'nearest' });
+    expect(withNear(query, null).sort).toBe('changed');
+    expect(asksSomething(query)).toBe(true);
+    expect(asksSomething(askNothing(query))).toBe(false);
     expect(asksSomething(search({ folder: 'loose', favourites: true, text: '  ' }))).toBe(false);
   });
 });

@@ -66,8 +66,8 @@ export function FindingLine({ studies, shown, finding, wheel, onChange }: Props)
         <Select
           key={facet}
           label={LABELS[facet]}
-          value={finding.asked[facet]}
-          strong={finding.asked[facet] !== ''}
+          value={finding.facets[facet]}
+          strong={finding.facets[facet] !== ''}
           options={[
             { value: '', title: ANY[facet] },
             ...choices(studies, finding, facet, wheel).map(({ answer, count }) => ({
@@ -76,7 +76,7 @@ export function FindingLine({ studies, shown, finding, wheel, onChange }: Props)
             })),
           ]}
           onChange={(answer) =>
-            onChange({ ...finding, asked: { ...finding.asked, [facet]: answer } })
+            onChange({ ...finding, facets: { ...finding.facets, [facet]: answer } })
           }
         />
       ))}

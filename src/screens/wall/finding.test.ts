@@ -60,10 +60,10 @@ const fog = card('Dusk 9, fog', read(7, { neutral: 0.95 }));
 const unread = card('New', null);
 const ALL = [dusk, hall, fog, unread];
 
-const ask = (part: Partial<Finding['asked']>, rest: Partial<Finding> = {}): Finding => ({
+const ask = (part: Partial<Finding['facets']>, rest: Partial<Finding> = {}): Finding => ({
   ...NO_FINDING,
   ...rest,
-  asked: { ...NO_FINDING.asked, ...part },
+  facets: { ...NO_FINDING.facets, ...part },
 });
 const titles = (finding: Finding) => filterStudies(ALL, finding, WHEEL).map(({ title }) => title);
 
@@ -85,7 +85,7 @@ describe('what the Wall is asked', () => {
     expect(titles(ask({ greys: 'few' }))).toEqual(['Hall']);
   });
 
-  it('hangs by what is asked, what is unknown last, numbers in titles as numbers', () => {
+  it('hangs by what is facets, what is unknown last, numbers in titles as numbers', () => {
     expect(titles(ask({}, { sort: 'title' }))).toEqual(['Dusk 9, fog', 'Dusk 10', 'Hall', 'New']);
     expect(titles(ask({}, { sort: 'lightest' }))[0]).toBe('Dusk 9, fog');
     expect(titles(ask({}, { sort: 'widest range' })).at(-1)).toBe('New');
@@ -110,7 +110,7 @@ describe('what the Wall is asked', () => {
     const answer = (known: readonly string[]) => fc.constantFrom('', ...known);
     const finding = fc.record({
       text: fc.string({ maxLength: 50 }).map((text) => text.trim()),
-      asked: fc.record({
+      facets: fc.record({
         family: answer(WHEEL.families),
         key: answer(KEYS),
         range: answer(RANGES),
@@ -121,10 +121,10 @@ describe('what the Wall is asked', () => {
       sort: fc.constantFrom(...SORTS),
     });
     fc.assert(
-      fc.property(finding, (asked) => {
+      fc.property(finding, (facets) => {
         expect(
-          findingCodec(WHEEL).read(new URLSearchParams(addressOf(findingCodec(WHEEL), asked))),
-        ).toEqual(asked);
+          findingCodec(WHEEL).read(new URLSearchParams(addressOf(findingCodec(WHEEL), facets))),
+        ).toEqual(facets);
       }),
     );
     const nonsense = new URLSearchParams('family=beige&key=7&sort=luck');

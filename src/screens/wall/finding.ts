@@ -20,7 +20,7 @@ export type Sort = (typeof SORTS)[number];
 export interface Finding {
   text: string;
   /** What each facet is asked for; an empty string asks for nothing. */
-  asked: Record<Facet, string>;
+  facets: Record<Facet, string>;
   sort: Sort;
 }
 
@@ -32,7 +32,7 @@ const NOTHING: Record<Facet, string> = {
   keyColour: '',
   greys: '',
 };
-export const NO_FINDING: Finding = { text: '', asked: NOTHING, sort: 'newest' };
+export const NO_FINDING: Finding = { text: '', facets: NOTHING, sort: 'newest' };
 
 /** What a near-neutral picture has for a family, a harmony and a key colour. */
 export const NO_COLOUR = 'none';
@@ -89,11 +89,11 @@ function says(card: StudyCard, text: string): boolean {
     .every((word) => said.includes(word));
 }
 
-function fits(card: StudyCard, { text, asked }: Finding, but?: Facet): boolean {
+function fits(card: StudyCard, { text, facets }: Finding, but?: Facet): boolean {
   return (
     says(card, text.trim()) &&
     FACETS.every(
-      (facet) => facet === but || asked[facet] === '' || answerOf(card, facet) === asked[facet],
+      (facet) => facet === but || facets[facet] === '' || answerOf(card, facet) === facets[facet],
     )
   );
 }
@@ -160,7 +160,7 @@ export function choices(
       answer,
       count: open.filter((card) => answerOf(card, facet) === answer).length,
     }))
-    .filter(({ answer, count }) => count > 0 || answer === finding.asked[facet]);
+    .filter(({ answer, count }) => count > 0 || answer === finding.facets[facet]);
 }
 
 /** What the address holds of a finding: each facet under its own name. */
@@ -178,11 +178,11 @@ export function findingCodec(wheel: Wheel): AddressCodec<Finding> {
   return {
     initial: NO_FINDING,
     read(query) {
-      const { text: words, sort, ...asked } = fields.read(query);
-      return { text: words, sort, asked };
+      const { text: words, sort, ...facets } = fields.read(query);
+      return { text: words, sort, facets };
     },
-    write: ({ text: words, sort, asked }, query) =>
-      fields.write({ ...asked, text: words, sort }, query),
+    write: ({ text: words, sort, facets }, query) =>
+      fields.write({ ...facets, text: words, sort }, query),
   };
 }
 
@@ -191,6 +191,6 @@ function answerField(facet: Facet, wheel: Wheel) {
 }
 
 /** Whether anything but the order is asked. */
-export function asksSomething({ text, asked }: Finding): boolean {
-  return text.trim() !== '' || FACETS.some((facet) => asked[facet] !== '');
+export function asksSomething({ text, facets }: Finding): boolean {
+  return text.trim() !== '' || FACETS.some((facet) => facets[facet] !== '');
 }

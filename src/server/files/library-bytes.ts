@@ -80,10 +80,10 @@ function isPicture(bytes: Uint8Array): boolean {
   );
 }
 
-async function readPicture(bytes: Uint8Array, asked: FormatFacts | null): Promise<ReadLibrary> {
-  const carried = asked?.id !== CARD.id && isPng(bytes) ? embeddedLibrary(bytes) : null;
+async function readPicture(bytes: Uint8Array, expected: FormatFacts | null): Promise<ReadLibrary> {
+  const carried = expected?.id !== CARD.id && isPng(bytes) ? embeddedLibrary(bytes) : null;
   if (carried) return { format: pngChart, library: carried, table: null };
-  if (asked?.id === pngChart.id)
+  if (expected?.id === pngChart.id)
     throw new LibraryFileError('This picture carries no library; it can be read as a swatch card.');
   const { working } = await makeWorkingCopy(bytes);
   return { format: CARD, library: readCard(working), table: null };

@@ -33,18 +33,18 @@ export async function openArchive(file: string): Promise<Archive> {
       return content(zip, entry);
     };
     const manifest = await manifestOf(bytes, entries);
-    const faults: string[] = [];
+    const problems: string[] = [];
     for (const { path, size, sha256 } of manifest.entries) {
       const entry = entries.get(path);
-      if (!entry) faults.push(`${path} is missing`);
+      if (!entry) problems.push(`${path} is missing`);
       else {
         const found = await digest(zip, entry).catch((error: Error) => error.message);
-        if (typeof found === 'string') faults.push(`${path} can’t be read (${found})`);
-        else if (found.size !== size) faults.push(`${path} has another length`);
-        else if (found.sha256 !== sha256) faults.push(`${path} has another checksum`);
+        if (typeof found === 'string') problems.push(`${path} can’t be read (${found})`);
+        else if (found.size !== size) problems.push(`${path} has another length`);
+        else if (found.sha256 !== sha256) problems.push(`${path} has another checksum`);
       }
     }
-    if (faults.length > 0) throw damaged(faults);
+    if (problems.length > 0) throw damaged(problems);
     return {
       manifest,
       bytes,
@@ -95,9 +95,9 @@ function jsonOf(text: string): unknown {
   }
 }
 
-function damaged(faults: readonly string[]): ServiceError {
-  const named = faults.slice(0, MAX_NAMED).join('; ');
-  const more = faults.length - MAX_NAMED;
+function damaged(problems: readonly string[]): ServiceError {
+  const named = problems.slice(0, MAX_NAMED).join('; ');
+  const more = problems.length - MAX_NAMED;
   return new ServiceError(
     'damaged',
     `This backup is damaged: ${named}${more > 0 ? `; and ${more} more` : ''}. Nothing was restored.`,

@@ -30,7 +30,7 @@ function partOf(facet: SwatchFacet, wheel: WheelId) {
 /** How many swatches or libraries would be found for each thing that could be asked, all else as it is asked. */
 export async function countFacets(search: LibrarySearch, wheel: WheelId): Promise<Facets> {
   const near = await nearSwatches(search);
-  const asked: Record<Facet, boolean> = {
+  const isFiltered: Record<Facet, boolean> = {
     families: search.families.length > 0,
     values: search.values !== null,
     intensities: search.intensities !== null,
@@ -40,10 +40,10 @@ export async function countFacets(search: LibrarySearch, wheel: WheelId): Promis
     makers: search.maker !== null,
   };
   // What is not asked of narrows nothing: those facets are counted in one go.
-  const open = FACETS.filter((facet) => !asked[facet]);
+  const open = FACETS.filter((facet) => !isFiltered[facet]);
   const found = await countThese(open, search, wheel, near);
   for (const facet of FACETS)
-    if (asked[facet]) found.push(...(await countThese([facet], search, wheel, near)));
+    if (isFiltered[facet]) found.push(...(await countThese([facet], search, wheel, near)));
   const at = (facet: Facet, part: number) =>
     found.find((row) => row.facet === facet && row.part === String(part))?.count ?? 0;
   const listed = (facet: Facet) =>

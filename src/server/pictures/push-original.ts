@@ -14,7 +14,7 @@ type OnStep = (step: (typeof PUSH_STEPS)[number], share: number) => void;
  */
 export async function pushOriginal(
   studyId: string,
-  { asked, framing, neutral }: PushRequest,
+  { settings, framing, neutral }: PushRequest,
   onStep: OnStep,
   signal?: AbortSignal,
 ): Promise<{ png: Uint8Array; width: number; height: number }> {
@@ -33,7 +33,7 @@ export async function pushOriginal(
   signal?.throwIfAborted();
   onStep('pushing', 0);
   const picture = await runPush(
-    { original, working, asked, development: { framing, cast: neutral?.cast ?? null } },
+    { original, working, settings, development: { framing, cast: neutral?.cast ?? null } },
     (share) => onStep('pushing', share),
     signal,
   );

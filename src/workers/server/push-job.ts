@@ -17,27 +17,27 @@ export interface PushJob {
   original: Picture;
   working: Picture;
   development: Development;
-  asked: PushSettings;
+  settings: PushSettings;
   /** Is told the share that is done, 0–1, after each tile, and at the end the picture. */
   port: MessagePort;
 }
 
 /** The original developed and pushed, a tile of rows at a time. */
-export function pushJob({ original, working, development, asked, port }: PushJob): void {
+export function pushJob({ original, working, development, settings, port }: PushJob): void {
   const picture = develop(original, development);
   const small = develop(working, development);
   const subject = pushableLike(picture, pushable(small));
   const { width, height } = picture;
-  const strokes = framedStrokes(asked.parts, development.framing, original, picture);
-  const allowed = allowedMap(asked.only, valueImageOf(squint(small, asked.values.squint)), {
-    zones: asked.values,
-    corrections: framedStrokes(asked.corrections, development.framing, working, small),
+  const strokes = framedStrokes(settings.parts, development.framing, original, picture);
+  const allowed = allowedMap(settings.only, valueImageOf(squint(small, settings.values.squint)), {
+    zones: settings.values,
+    corrections: framedStrokes(settings.corrections, development.framing, working, small),
   });
   const only = allowed && enlarged(allowed, small, picture);
   pushInPlace(
     subject,
-    asked.push,
-    (rows) => keepMap({ ...rows, width, height }, { ...asked.kept, strokes, only }),
+    settings.push,
+    (rows) => keepMap({ ...rows, width, height }, { ...settings.kept, strokes, only }),
     (share) => port.postMessage(share),
   );
   // Handed over, not copied: a large picture is hundreds of megabytes.

@@ -32,14 +32,14 @@ const LEANS_FROM = 5;
 export function recordSentence(record: GuessRecord, scale: ValueScale): string {
   const { count, families, valueOff, valueLean, intensityLean } = record;
   if (count === 0 || valueOff === null) return 'No guesses yet.';
-  const leans = [
+  const means = [
     lean(valueLean, VALUE_RIGHT, 'light', 'dark'),
     lean(intensityLean, 0.3, 'strong', 'dull'),
   ].filter((word) => word !== null);
   const parts = [
     families.of > 0 && `family right in ${families.right} of ${families.of}`,
     `value off by ${stepWords(valueOff, scale)}`,
-    count >= LEANS_FROM && leans.length > 0 && `mostly too ${leans.join(' and too ')}`,
+    count >= LEANS_FROM && means.length > 0 && `mostly too ${means.join(' and too ')}`,
   ].filter((part) => part !== false);
   return `${capital(several(count, 'guess', 'guesses'))} so far: ${parts.join(', ')}.`;
 }

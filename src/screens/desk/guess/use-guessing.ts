@@ -18,7 +18,7 @@ import { guessSender } from './send-guesses';
 const sendGuess = guessSender((attempt) => call(endpoints.keepAttempt, { body: attempt }));
 
 interface Guessed {
-  /** Whether the riddle is over: guessed, or skipped. */
+  /** Whether the guess is over: guessed, or skipped. */
   shown: boolean;
   /** How the guess came out; null when it was skipped. */
   scores: ThreeScores | null;

@@ -20,7 +20,7 @@ const HIGH = 34;
 /** Counts as bars on a line, each a button: what is asked for is filled, the rest only drawn round. */
 export function CountBars({ label, bars, onToggle }: Props) {
   const most = Math.max(1, ...bars.map(({ count }) => count));
-  const asked = bars.some(({ on }) => on);
+  const isFiltered = bars.some(({ on }) => on);
   return (
     <div role="group" aria-label={label} className="flex overflow-x-auto">
       {bars.map(({ short, title, count, on }, at) => (
@@ -34,7 +34,7 @@ export function CountBars({ label, bars, onToggle }: Props) {
           className={`group flex min-h-15 min-w-0 grow pointer-coarse:min-w-10 basis-0 flex-col items-center justify-end text-xs ${on ? 'font-bold' : ''} ${count === 0 && !on ? 'text-soft' : ''}`}
         >
           <span
-            className={`block w-[70%] border-ink ${on || !asked ? 'bg-ink' : 'border bg-sheet'} group-hover:opacity-60`}
+            className={`block w-[70%] border-ink ${on || !isFiltered ? 'bg-ink' : 'border bg-sheet'} group-hover:opacity-60`}
             style={{ height: count > 0 ? Math.max(2, (count / most) * HIGH) : 0 }}
           />
           <span

@@ -18,7 +18,7 @@ export function foundSentence(
     return `${capital(several(counts.libraries, 'library', 'libraries'))} with ${several(counts.swatches, 'swatch', 'swatches')}.`;
   }
   const { families, intensities, temperature, near, text } = search;
-  const asked = [
+  const parts = [
     ...(text.trim() ? [`“${text.trim()}”`] : []),
     ...(near ? [`something near ${shortName(near.colour)} (${hexFromOklab(near.colour)})`] : []),
     ...(families.length > 0
@@ -30,6 +30,6 @@ export function foundSentence(
       ? [temperature === 'between' ? 'neither warm nor cool' : `a ${temperature} colour`]
       : []),
   ];
-  const whole = asked.length > 0 ? ` ${total === 1 ? 'has' : 'have'} ${list(asked)}` : ' answer';
-  return `${capital(several(total, 'library', 'libraries'))}${total === 1 && asked.length === 0 ? ' answers' : whole}.`;
+  const whole = parts.length > 0 ? ` ${total === 1 ? 'has' : 'have'} ${list(parts)}` : ' answer';
+  return `${capital(several(total, 'library', 'libraries'))}${total === 1 && parts.length === 0 ? ' answers' : whole}.`;
 }

@@ -6,7 +6,7 @@ import { useSettings } from '@/ui/settings';
 import { useDeskStore, useDocument, useStepView } from '../../desk-store';
 import { useAnswer } from '../../use-answer';
 import { Finding } from '../../panel/panel-parts';
-import { AskedPlace } from './asked-place';
+import { PlaceQuestions } from './place-questions';
 import { ChromaTab } from './chroma-tab';
 import { COLOUR_TABS, coloursView, type ColourTab } from './colours-view';
 import { HarmonyTab } from './harmony-tab';
@@ -45,7 +45,7 @@ export function ColoursPanel() {
   const Tab = TABS[tab];
   return (
     <>
-      <AskedPlace />
+      <PlaceQuestions />
       <div className="mb-3">
         <Choice
           label="What is asked"

@@ -40,7 +40,7 @@ export function ExportPicture() {
       const { framing, neutral } = document;
       await callInLines(
         endpoints.pushStudy,
-        { id: studyId, body: { asked: pushSettingsOf(document), framing, neutral } },
+        { id: studyId, body: { settings: pushSettingsOf(document), framing, neutral } },
         stopper.signal,
         (event) => {
           if (event.event === 'step') setProgress(event);

@@ -19,18 +19,18 @@ export function ListTab() {
   const { value: list, stale } = useHidden();
   const add = useAddHidden();
   const [sheet, setSheet] = useState(false);
-  const [riddle, setRiddle] = useState<number | null>(null);
+  const [testedAt, setRiddle] = useState<number | null>(null);
   if (!list) return <Finding>Looking for what is barely there …</Finding>;
   const { colours } = list;
-  // Another list, another riddle.
-  const asked = riddle === null ? undefined : (colours[riddle] as HiddenColour | undefined);
-  if (asked && riddle !== null)
+  // Another list, another test.
+  const tested = testedAt === null ? undefined : (colours[testedAt] as HiddenColour | undefined);
+  if (tested && testedAt !== null)
     return (
       <EyeTest
-        key={riddle}
-        colour={asked}
-        index={riddle}
-        onNext={() => setRiddle((riddle + 1) % colours.length)}
+        key={testedAt}
+        colour={tested}
+        index={testedAt}
+        onNext={() => setRiddle((testedAt + 1) % colours.length)}
         onClose={() => setRiddle(null)}
       />
     );

@@ -22,20 +22,20 @@ import { guessSentence, recordSentence } from '../../guess/guess-sentences';
 import { useGuessing } from '../../guess/use-guessing';
 
 /** The three questions of a place that was touched: which family, how light, how intense; and the colours that make it. */
-export function AskedPlace() {
-  const [{ place: asked }, look] = useStepView(coloursView);
+export function PlaceQuestions() {
+  const [{ place }, look] = useStepView(coloursView);
   const { settings } = useSettings();
   const { framedArea } = usePicture();
-  const area = asked && {
-    place: placeOf(framedArea({ ...asked, radius: 0 })),
+  const area = place && {
+    place: placeOf(framedArea({ ...place, radius: 0 })),
     radius: settings.pickRadius,
   };
   const probe = useAnswer<'probe'>(area && { kind: 'probe', ...area });
   const clusters = useAnswer<'clusters'>(area && { kind: 'clusters', ...area });
   const isKnown = !probe.stale && !clusters.stale && clusters.isThere && probe.isThere;
   const found = isKnown ? { probe: probe.value, clusters: clusters.value } : null;
-  const guessing = useGuessing(asked);
-  if (!asked)
+  const guessing = useGuessing(place);
+  if (!place)
     return (
       <div className="-mt-1 mb-2 flex items-center justify-between gap-3 text-[15px] leading-tight text-soft">
         <p>Touch a place in the picture to ask it three questions.</p>
@@ -68,7 +68,7 @@ export function AskedPlace() {
       </div>
       {guessing.waits && (
         <Guess
-          key={`${asked.x} ${asked.y}`}
+          key={`${place.x} ${place.y}`}
           ready={Boolean(found?.probe)}
           onGuess={(answers) => found?.probe && guessing.guess(found.probe.colour, answers)}
           onSkip={guessing.skip}
@@ -105,7 +105,7 @@ function AskFirst({ onTurn }: { onTurn: () => void }) {
         className="h-5 w-5 accent-ink"
         checked={settings.askFirst}
         onChange={(event) => {
-          // What has been read already is no riddle any more.
+          // What has been read already is no test any more.
           onTurn();
           change({ askFirst: event.target.checked });
         }}
