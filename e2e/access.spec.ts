@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import { expect, test, appFor } from './app';
 import { deskIsSet, openStudy, toStep, toTab, tray } from './page-actions';
 
-const app = appFor('demo');
+const app = appFor('demo', 'reads');
 
 const STANDARDS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
 /** All rules on one surround; on the others, which differ in their greys alone, those of contrast. */

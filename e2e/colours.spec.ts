@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { appFor, expect, test } from './app';
 import { choose, onStage, openStudy, pixelAt, toStep, toTab } from './page-actions';
 
-const app = appFor('demo');
+const app = appFor('demo', 'reads');
 const finding = (page: Page) => page.getByTestId('finding');
 
 test('hues: what it is in, the tide and the key; a family dims the rest, on three wheels', async ({

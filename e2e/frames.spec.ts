@@ -2,7 +2,7 @@ import type { Locator, Page } from '@playwright/test';
 import { appFor, expect, test } from './app';
 import { choose, openStudy, toStep } from './page-actions';
 
-const app = appFor('demo');
+const app = appFor('demo', 'reads');
 const MOVES = 24;
 
 const valueOf = async (slider: Locator) => Number(await slider.getAttribute('aria-valuenow'));

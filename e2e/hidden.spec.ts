@@ -17,7 +17,8 @@ import {
 
 const app = appFor('demo');
 const finding = (page: Page) => page.getByTestId('finding');
-const rows = (page: Page) => page.getByRole('listitem').filter({ hasText: /moved \d/ });
+const rows = (page: Page) =>
+  page.getByRole('listitem').filter({ hasText: /(slight|clear|strong)? ?shift, / });
 const spreadAt = async (page: Page, x: number, y: number) => {
   const pixel = await pixelAt(page, ...(await onStage(page, x, y)));
   return Math.max(...pixel) - Math.min(...pixel);

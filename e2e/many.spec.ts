@@ -1,7 +1,7 @@
 import { appFor, expect, test } from './app';
 import { isReady } from './page-actions';
 
-const app = appFor('many');
+const app = appFor('many', 'reads');
 
 test('two thousand libraries scroll from end to end with a few of them drawn, and answer as one types', async ({
   page,

@@ -27,6 +27,6 @@ export const readFileSchema = z.object({
 });
 export type ReadFile = z.infer<typeof readFileSchema>;
 
-/** The most bytes of one file that is brought in, and of all that a zip unpacks to. */
+/** The most bytes of one file that is imported, and of all that a zip unpacks to. */
 export const MAX_FILE_BYTES = 64 * 1024 * 1024;
 export const MAX_ZIPPED_FILES = 500;

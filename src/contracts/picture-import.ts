@@ -8,7 +8,7 @@ export const MAX_PIXELS = 80_000_000;
 export const STAGES = ['sending', 'looking', 'working copy', 'palette', 'keeping'] as const;
 export type Stage = (typeof STAGES)[number];
 
-/** One line of the answer to a picture that is being brought in. */
+/** One line of the answer to a picture that is being imported. */
 export const importEventSchema = z.discriminatedUnion('event', [
   z.object({ event: z.literal('stage'), stage: z.enum(STAGES) }),
   z.object({ event: z.literal('done'), studyId: z.string() }),

@@ -207,7 +207,7 @@ export const studyDocuments: VersionedDocument<StudyDocument> = {
 export const readStudyDocument = (stored: unknown): StudyDocument =>
   readDocument(studyDocuments, stored);
 
-/** The document of a picture that has just been brought in. */
+/** The document of a picture that has just been imported. */
 export function newDocument(title: string): StudyDocument {
   return {
     version: STUDY_VERSION,

@@ -28,7 +28,7 @@ export function notFound(what: string): ServiceError {
   );
 }
 
-/** Any thrown thing as a fault; what we did not foresee is logged and told without its inner words. */
+/** The body of the answer to any thrown value; what was not foreseen is logged, and told without its inner words. */
 export function errorBodyOf(error: unknown): ErrorBody & { detail?: unknown } {
   if (error instanceof ServiceError)
     return { code: error.code, message: error.message, status: error.status, detail: error.detail };

@@ -39,7 +39,7 @@ beforeAll(async () => {
 afterAll(() => end());
 
 let side = 40;
-/** A picture that nobody has brought in yet. */
+/** A picture that nobody has imported yet. */
 const newPicture = () => redAndBlue(++side, 30).png().toBuffer();
 async function newStudy(name = 'wet_street-2.png') {
   const brought = await importPicture(await newPicture(), name);

@@ -39,7 +39,7 @@ export function Tide({ families, most = mostOf(families), high = HIGH, onPoint }
   return (
     <svg
       role="img"
-      aria-label="The tide: families above the waterline in the light, below it in the shadow; the table has the figures"
+      aria-label="Hues in light and shadow: families above the waterline in the light, below it in the shadow; the table has the figures"
       viewBox={`0 0 ${WIDE} ${2 * high + LETTERS}`}
       className="block w-full"
     >

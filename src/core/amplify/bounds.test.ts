@@ -46,14 +46,14 @@ describe('what is kept from being pushed', () => {
   });
 
   it('is all but the lights, the shadows or a zone', () => {
-    const sight = valueImageOf(halves);
+    const image = valueImageOf(halves);
     const cut = { zones: { zones: 2, breaks: 'natural' as const }, corrections: [] };
     const ends = (map: Uint8Array | null) => map && [map[20], map[100]];
-    expect(allowedMap({ kind: 'all' }, sight, cut)).toBeNull();
-    expect(ends(allowedMap({ kind: 'side', side: 'light' }, sight, cut))).toEqual([1, 0]);
-    expect(ends(allowedMap({ kind: 'side', side: 'shadow' }, sight, cut))).toEqual([0, 1]);
-    expect(ends(allowedMap({ kind: 'zone', index: 0 }, sight, cut))).toEqual([0, 1]);
-    const only = allowedMap({ kind: 'side', side: 'shadow' }, sight, cut);
+    expect(allowedMap({ kind: 'all' }, image, cut)).toBeNull();
+    expect(ends(allowedMap({ kind: 'side', side: 'light' }, image, cut))).toEqual([1, 0]);
+    expect(ends(allowedMap({ kind: 'side', side: 'shadow' }, image, cut))).toEqual([0, 1]);
+    expect(ends(allowedMap({ kind: 'zone', index: 0 }, image, cut))).toEqual([0, 1]);
+    const only = allowedMap({ kind: 'side', side: 'shadow' }, image, cut);
     expect([kept({ only })(20), kept({ only })(100)]).toEqual([0, 255]);
   });
 

@@ -63,7 +63,7 @@ export function readGuards({ picture, ground, denoiser }: Pushable, after: Pictu
 function intensitiesOf({ width, height, data }: Picture): Intensities {
   const lab = new Float64Array(3);
   const stride = Math.max(1, Math.round(Math.sqrt((width * height) / 150_000)));
-  let seen = 0;
+  let opaque = 0;
   let strong = 0;
   let neutral = 0;
   let greens = 0;
@@ -78,13 +78,13 @@ function intensitiesOf({ width, height, data }: Picture): Intensities {
         lab,
         0,
       );
-      seen++;
+      opaque++;
       const chroma = Math.hypot(lab[1], lab[2]);
       if (chroma < NEUTRAL_CHROMA) neutral++;
       if (chroma >= STRONG) strong++;
       const hue = (Math.atan2(lab[2], lab[1]) * 180) / Math.PI;
       if (chroma > FOLIAGE && hue >= GREENS[0] && hue <= GREENS[1]) greens++;
     }
-  const of = Math.max(1, seen);
+  const of = Math.max(1, opaque);
   return { strong: strong / of, neutral: neutral / of, greens: greens / of };
 }

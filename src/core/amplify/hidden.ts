@@ -53,8 +53,8 @@ export function readHidden(
   wheel: Wheel = PAINTERS_WHEEL,
 ): HiddenReading {
   const { grid, cast } = ground;
-  let seen = 0;
-  for (const one of grid.mask) seen += one;
+  let opaque = 0;
+  for (const one of grid.mask) opaque += one;
   const found = withoutDuplicates(departures(), wheel)
     .map((region) => ({ region, sureness: surenessOf(region) }))
     .sort((x, y) => y.sureness * y.region.cells.length - x.sureness * x.region.cells.length)
@@ -73,7 +73,7 @@ export function readHidden(
       family: familyName(region, wheel),
       place: words,
       point,
-      share: region.cells.length / seen,
+      share: region.cells.length / opaque,
       colour,
       pushed,
       departure: Math.hypot(...region.away),

@@ -14,12 +14,12 @@ const STEP = 0.025;
 export function readValueLock(before: Picture, after: Picture): ValueLock {
   const counts = new Uint32Array(STEPS);
   let sum = 0;
-  let seen = 0;
+  let opaque = 0;
   const one = before.data;
   const other = after.data;
   for (let i = 0; i < one.length; i += 4) {
     if (one[i + 3] < OPAQUE) continue;
-    seen++;
+    opaque++;
     if (one[i] === other[i] && one[i + 1] === other[i + 1] && one[i + 2] === other[i + 2]) {
       counts[0]++;
       continue;
@@ -28,11 +28,11 @@ export function readValueLock(before: Picture, after: Picture): ValueLock {
     sum += off;
     counts[Math.min(STEPS - 1, (off / STEP) | 0)]++;
   }
-  if (seen === 0) return { mean: 0, most: 0 };
+  if (opaque === 0) return { mean: 0, most: 0 };
   let below = 0;
   let most = 0;
-  while (most < STEPS && (below += counts[most]) < 0.99 * seen) most++;
-  return { mean: sum / seen, most: (most + 1) * STEP };
+  while (most < STEPS && (below += counts[most]) < 0.99 * opaque) most++;
+  return { mean: sum / opaque, most: (most + 1) * STEP };
 }
 
 /** L* of a pixel. Source: CIE 15:2004. */

@@ -22,7 +22,7 @@ export const TEXT_FORMATS: readonly LibraryFormat[] = [
   hexList,
 ];
 
-/** Every format a library can be carried out to and brought in from, those that hold everything first. */
+/** Every format a library can be exported to and imported from, those that hold everything first. */
 export const FORMATS: readonly FormatFacts[] = [
   prismJson,
   pngChart,

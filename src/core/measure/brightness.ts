@@ -106,15 +106,15 @@ export function misledPixels({ picture: { data }, map }: ValueImage, step: numbe
 }
 
 /** Where and by which colours the two greys part by more than `step` Munsell steps. */
-export function readBrightness(sight: ValueImage, step: number): BrightnessReading {
-  const { families, light, bright, sums } = misledPixels(sight, step);
-  const seen = opaqueCount(sight);
+export function readBrightness(image: ValueImage, step: number): BrightnessReading {
+  const { families, light, bright, sums } = misledPixels(image, step);
+  const opaque = opaqueCount(image);
   const misled = families.map((family, i): Misled => {
     const pixels = light[i].reduce((sum, n) => sum + n, 0);
     const [r, g, b] = sums[i];
     return {
       family,
-      share: pixels / seen,
+      share: pixels / opaque,
       colour: oklabFromLinear({ r: r / pixels, g: g / pixels, b: b / pixels }),
       value: meanOf(light[i], pixels),
       byBrightness: meanOf(bright[i], pixels),

@@ -30,7 +30,7 @@ export interface ColourParts {
 export function colourParts({ data }: Picture, sides: Uint8Array): ColourParts {
   const counts = new Uint32Array(HISTOGRAM_BINS * 2);
   const sums = new Uint32Array(HISTOGRAM_BINS * 2 * 3);
-  let seen = 0;
+  let opaque = 0;
   for (let p = 0, i = 0; p < sides.length; p++, i += 4) {
     if (sides[p] === NO_VALUE) continue;
     const r = data[i];
@@ -41,15 +41,15 @@ export function colourParts({ data }: Picture, sides: Uint8Array): ColourParts {
     sums[k * 3] += r;
     sums[k * 3 + 1] += g;
     sums[k * 3 + 2] += b;
-    seen++;
+    opaque++;
   }
-  if (seen === 0) throw new RangeError('nothing to read: every pixel is transparent');
+  if (opaque === 0) throw new RangeError('nothing to read: every pixel is transparent');
   const occupied: number[] = [];
   counts.forEach((count, k) => {
     if (count > 0) occupied.push(k);
   });
   const parts: ColourParts = {
-    share: Float64Array.from(occupied, (k) => counts[k] / seen),
+    share: Float64Array.from(occupied, (k) => counts[k] / opaque),
     side: Uint8Array.from(occupied, (k) => (k >= HISTOGRAM_BINS ? 1 : 0)),
     oklab: new Float64Array(occupied.length * 3),
     chroma: new Float64Array(occupied.length),

@@ -175,13 +175,13 @@ function mainAxis(cells: readonly number[], oklab: Float32Array): [number, numbe
 }
 
 function quietPlaces(grid: ColourGrid, busy: Float32Array): QuietPlace[] {
-  let seen = 0;
+  let opaque = 0;
   let sum = 0;
   for (let c = 0; c < busy.length; c++) {
-    seen += grid.mask[c];
+    opaque += grid.mask[c];
     sum += busy[c];
   }
-  const limit = (QUIET * sum) / Math.max(1, seen);
+  const limit = (QUIET * sum) / Math.max(1, opaque);
   const still = Uint8Array.from(busy, (one, c) => (grid.mask[c] && one <= limit ? 1 : 0));
   const found = connectedComponents(still, grid.width, grid.height, 0);
   const deepest = polesOfInaccessibility(
@@ -190,7 +190,7 @@ function quietPlaces(grid: ColourGrid, busy: Float32Array): QuietPlace[] {
     found.size.length,
   );
   return found.size
-    .map((size, i) => ({ ...placeOfCell(grid, deepest[i]), share: size / seen }))
+    .map((size, i) => ({ ...placeOfCell(grid, deepest[i]), share: size / opaque }))
     .filter(({ share }) => share >= MIN_QUIET)
     .sort((one, other) => other.share - one.share)
     .slice(0, MAX_PLACES);

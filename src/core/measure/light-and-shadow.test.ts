@@ -9,8 +9,8 @@ const WARM: [number, number, number] = [230, 200, 150];
 const COOL: [number, number, number] = [50, 60, 90];
 /** A warm light over the left two fifths, a cool shadow over the rest. */
 const twoLights = valueImageOf(paintedBy(100, 50, (x) => (x < 40 ? WARM : COOL)));
-const read = (sight: ValueImage, corrections: Correction[] = []) =>
-  readLightAndShadow(sight, sight, corrections);
+const read = (image: ValueImage, corrections: Correction[] = []) =>
+  readLightAndShadow(image, image, corrections);
 
 const dab = (side: 'light' | 'shadow', x: number, y: number, radius: number): Correction => ({
   side,
@@ -74,11 +74,11 @@ describe('light and shadow', () => {
   it('puts every seen pixel on one side, with shares that add to 1', () => {
     fc.assert(
       fc.property(anyPicture, fc.boolean(), (picture, corrects) => {
-        const sight = valueImageOf(picture);
+        const image = valueImageOf(picture);
         const corrections = corrects ? [dab('light', 0.3, 0.6, 0.2)] : [];
-        const sides = sideMap(sight, corrections);
-        sides.forEach((side, p) => expect(side === NO_VALUE).toBe(sight.map[p] === NO_VALUE));
-        const { light, shadow } = read(sight, corrections);
+        const sides = sideMap(image, corrections);
+        sides.forEach((side, p) => expect(side === NO_VALUE).toBe(image.map[p] === NO_VALUE));
+        const { light, shadow } = read(image, corrections);
         expect((light?.share ?? 0) + (shadow?.share ?? 0)).toBeCloseTo(1, 9);
       }),
       { numRuns: 40 },

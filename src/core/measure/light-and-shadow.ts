@@ -80,7 +80,7 @@ export function readLightAndShadow(
 ): LightAndShadow {
   const edge = splitEdge(squinted);
   const sides = sideMap(squinted, corrections);
-  const seen = opaqueCount(plain);
+  const opaque = opaqueCount(plain);
   const colours = groupColours(plain.picture, sides, 2);
   const values = meanValues(plain, sides);
   let moved = 0;
@@ -91,7 +91,7 @@ export function readLightAndShadow(
     const { pixels, colour, chroma } = colours[side];
     return (
       colour && {
-        share: pixels / seen,
+        share: pixels / opaque,
         value: values[side],
         colour,
         temperature: temperature(colour),
@@ -102,7 +102,7 @@ export function readLightAndShadow(
   };
   return {
     threshold: (edge / VALUE_BINS) * 10,
-    corrected: moved / seen,
+    corrected: moved / opaque,
     light: reading(LIGHT),
     shadow: reading(SHADOW),
   };
@@ -121,14 +121,14 @@ function meanValues({ map }: ValueImage, sides: Uint8Array): number[] {
 }
 
 /** The picture in two greys, each the mean value of its family. */
-export function sidePicture(sight: ValueImage, sides: Uint8Array): Picture {
-  const greys = meanValues(sight, sides).map(greyOfValue);
+export function sidePicture(image: ValueImage, sides: Uint8Array): Picture {
+  const greys = meanValues(image, sides).map(greyOfValue);
   const data = new Uint8ClampedArray(sides.length * 4);
   for (let p = 0, i = 0; p < sides.length; p++, i += 4) {
     if (sides[p] === NO_VALUE) continue;
     data[i] = data[i + 1] = data[i + 2] = greys[sides[p]];
     data[i + 3] = 255;
   }
-  const { width, height } = sight.picture;
+  const { width, height } = image.picture;
   return { width, height, data };
 }

@@ -65,7 +65,7 @@ interface Regions {
   width: number;
   parent: Int32Array;
   part: Map<number, Region>;
-  seen: number;
+  opaque: number;
 }
 
 function mergeCells(grid: ColourGrid): Regions {
@@ -100,7 +100,7 @@ function mergeCells(grid: ColourGrid): Regions {
     sum.b += oklab[c * 3 + 2];
     part.set(root, sum);
   }
-  return { width, parent, part, seen: count };
+  return { width, parent, part, opaque: count };
 }
 
 /** The OKLab distance of two cells. */
@@ -174,16 +174,16 @@ function mergeAdjacency(beside: Neighbours, one: number, other: number): void {
   beside.delete(other);
 }
 
-/** Gives each piece that is too small to the neighbour most like it, the smallest first. */
+/** Merges each region that is too small into the neighbour most like it, the smallest first. */
 function absorbSmallRegions(parts: Regions, beside: Neighbours): void {
-  const { part, seen } = parts;
+  const { part, cellCount } = parts;
   const small = [...part.entries()]
-    .filter(([, { cells }]) => cells < MIN_SHARE * seen)
+    .filter(([, { cells }]) => cells < MIN_SHARE * cellCount)
     .sort(([, one], [, other]) => one.cells - other.cells)
     .map(([root]) => root);
   for (const root of small) {
     const mine = part.get(root);
-    if (!mine || mine.cells >= MIN_SHARE * seen) continue;
+    if (!mine || mine.cells >= MIN_SHARE * cellCount) continue;
     const nearest = argMin([...(beside.get(root)?.keys() ?? [])], (other) =>
       distance(mine, part.get(other) as Region),
     );
@@ -228,7 +228,7 @@ function argMin(of: readonly number[], by: (entry: number) => number): number | 
 }
 
 /** The masses from the largest to the smallest. */
-function describeMasses(grid: ColourGrid, { parent, part, seen }: Regions): Masses {
+function describeMasses(grid: ColourGrid, { parent, part, cellCount }: Regions): Masses {
   const roots = [...part.entries()]
     .sort(([, one], [, other]) => other.cells - one.cells)
     .map(([root]) => root);
@@ -244,7 +244,7 @@ function describeMasses(grid: ColourGrid, { parent, part, seen }: Regions): Mass
   const masses = roots.map((root, i): Mass => {
     const { cells, L, a, b } = part.get(root) as Region;
     return {
-      share: cells / seen,
+      share: cells / cellCount,
       colour: { L: L / cells, a: a / cells, b: b / cells },
       value: values[i] / cells,
       place: placeOfCell(grid, deepest[i]),

@@ -36,17 +36,17 @@ describe('zones', () => {
   });
 
   it('have the mean of their light as colour, and none where they are empty', () => {
-    const sight = valueImageOf(
+    const image = valueImageOf(
       paintedBy(20, 10, (x) => (x < 10 ? [200, 40, 40] : [240, 240, 200])),
     );
-    const edges = zoneEdges(sight.counts, { zones: 3, breaks: 'hand', thresholds: [0.5, 6] });
-    const bodies = zoneBodies(sight, edges);
+    const edges = zoneEdges(image.counts, { zones: 3, breaks: 'hand', thresholds: [0.5, 6] });
+    const bodies = zoneBodies(image, edges);
     expect(bodies.map(({ colour }) => colour && hexFromOklab(colour))).toEqual([
       null,
       '#c82828',
       '#f0f0c8',
     ]);
-    const { data } = zoneColours(sight, edges);
+    const { data } = zoneColours(image, edges);
     expect(Array.from(data.slice(0, 4))).toEqual([200, 40, 40, 255]);
   });
 
@@ -68,10 +68,10 @@ describe('zones', () => {
   it('draw every seen pixel in the grey of its own zone', () => {
     fc.assert(
       fc.property(anyPicture, fc.integer({ min: 2, max: 9 }), (picture, zones) => {
-        const sight = valueImageOf(picture);
-        const edges = zoneEdges(sight.counts, { zones, breaks: 'natural' });
-        const map = zoneMap(sight.map, edges);
-        const drawn = zoneGreys(sight, edges).data;
+        const image = valueImageOf(picture);
+        const edges = zoneEdges(image.counts, { zones, breaks: 'natural' });
+        const map = zoneMap(image.map, edges);
+        const drawn = zoneGreys(image, edges).data;
         const greyOfZone = new Map<number, number>();
         map.forEach((zone, p) => {
           if (zone === NO_VALUE) return expect(drawn[p * 4 + 3]).toBe(0);

@@ -106,10 +106,10 @@ export function zoneMap(map: Uint8Array, edges: readonly number[]): Uint8Array {
 }
 
 /** Colour and masses of each zone of what is seen. */
-export function zoneBodies(sight: ValueImage, edges: readonly number[]): ZoneBody[] {
-  const { picture, map } = sight;
+export function zoneBodies(image: ValueImage, edges: readonly number[]): ZoneBody[] {
+  const { picture, map } = image;
   const zones = zoneMap(map, edges);
-  const seen = opaqueCount(sight);
+  const opaque = opaqueCount(image);
   const lights = groupLight(picture, zones, edges.length + 1);
   const found = componentSizes(zones, picture.width, picture.height, NO_VALUE);
   const bodies = lights.map((light): ZoneBody => ({
@@ -119,7 +119,7 @@ export function zoneBodies(sight: ValueImage, edges: readonly number[]): ZoneBod
   }));
   found.size.forEach((size, piece) => {
     const body = bodies[found.entry[piece]];
-    const share = size / seen;
+    const share = size / opaque;
     if (share > MIN_MASS) body.masses++;
     body.largest = Math.max(body.largest, share);
   });

@@ -13,7 +13,7 @@ export interface Centres {
   fixed: number;
 }
 
-/** Which centre each tone is nearest to, how far away it is, and how far all are on average. */
+/** For each sample its nearest centre and their difference, and the mean of all differences. */
 export interface Owners {
   owner: Uint8Array;
   /** CIEDE2000 to the owner. */
@@ -56,7 +56,7 @@ export function placeCentre(centres: Centres, at: number, L: number, a: number, 
   writeDin99d(r, g, blue, centres.din, at * 3);
 }
 
-/** For each tone its nearest centre by CIEDE2000, among those that DIN99d says are near. */
+/** For each sample its nearest centre by CIEDE2000, among those that DIN99d says are near. */
 export function assign(
   { weight, lab, din }: Samples,
   { lab: centreLab, din: centreDin, count }: Centres,
@@ -99,12 +99,12 @@ export function assign(
   return { owner, difference, mean };
 }
 
-/** Nearer than this, in CIEDE2000, a tone pulls no harder. */
+/** Nearer than this, in CIEDE2000, a sample pulls no harder. */
 const SOFT = 0.4;
 
 /**
- * Moves each free centre to where the differences of its tones add to less: a step of Weiszfeld's
- * for the geometric median, each tone weighed by how CIEDE2000 stretches CIELAB around it.
+ * Moves each free centre to where the differences of its samples add to less: a step of Weiszfeld's
+ * for the geometric median, each sample weighed by how CIEDE2000 stretches CIELAB around it.
  * Source: E. Weiszfeld, "Sur le point pour lequel la somme des distances de n points donnés est
  * minimum", Tôhoku Mathematical Journal 43, 1937.
  */

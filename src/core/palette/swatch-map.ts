@@ -21,11 +21,11 @@ export function swatchMap(picture: Picture, colours: readonly Oklab[]): Uint8Arr
 /** The share of the seen pixels that each of `count` swatches owns. */
 export function mapShares(map: Uint8Array, count: number): number[] {
   const counts = new Array<number>(count).fill(0);
-  let seen = 0;
+  let opaque = 0;
   for (let p = 0; p < map.length; p++) {
     if (map[p] === NO_SWATCH) continue;
     counts[map[p]]++;
-    seen++;
+    opaque++;
   }
-  return counts.map((n) => (seen ? n / seen : 0));
+  return counts.map((n) => (opaque ? n / opaque : 0));
 }

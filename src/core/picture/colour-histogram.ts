@@ -35,7 +35,7 @@ export function colourHistogram({ data }: Picture, within?: Uint8Array): ColourH
   // A cell's count and sums stand together: one line of the processor's memory, not four. 32 bits
   // hold the sums of sixteen million pixels, ten times the largest working copy.
   const sums = new Uint32Array(HISTOGRAM_BINS * 4);
-  let seen = 0;
+  let opaque = 0;
   for (let i = 0; i < data.length; i += 4) {
     if (data[i + 3] < OPAQUE || (within && within[i >> 2] === 0)) continue;
     const r = data[i];
@@ -46,9 +46,9 @@ export function colourHistogram({ data }: Picture, within?: Uint8Array): ColourH
     sums[at + 1] += r;
     sums[at + 2] += g;
     sums[at + 3] += b;
-    seen++;
+    opaque++;
   }
-  if (seen === 0)
+  if (opaque === 0)
     throw new RangeError('nothing to extract from: no pixel here is opaque, all are transparent');
   let occupied = 0;
   for (let at = 0; at < sums.length; at += 4) if (sums[at] > 0) occupied++;
@@ -66,7 +66,7 @@ export function colourHistogram({ data }: Picture, within?: Uint8Array): ColourH
     const g = toLinear(sums[cell * 4 + 2] / count / 255);
     const b = toLinear(sums[cell * 4 + 3] / count / 255);
     histogram.id[k] = cell;
-    histogram.share[k] = count / seen;
+    histogram.share[k] = count / opaque;
     writeOklab(r, g, b, histogram.oklab, k * 3);
     writeLab(r, g, b, histogram.lab, k * 3);
     writeDin99d(r, g, b, histogram.din, k * 3);

@@ -27,7 +27,7 @@ export function copyPicture({ width, height, data }: Picture): Picture {
 
 /** How many pixels are not transparent. */
 export function countOpaque({ data }: Picture): number {
-  let seen = 0;
-  for (let i = 3; i < data.length; i += 4) if (data[i] >= OPAQUE) seen++;
-  return seen;
+  let opaque = 0;
+  for (let i = 3; i < data.length; i += 4) if (data[i] >= OPAQUE) opaque++;
+  return opaque;
 }

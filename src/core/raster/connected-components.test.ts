@@ -8,11 +8,11 @@ const ABSENT = 9;
 /** The plain way: fill each piece from its first pixel on. */
 function filled(map: readonly number[], width: number): number[] {
   const sizes: number[] = [];
-  const seen = new Set<number>();
+  const visited = new Set<number>();
   map.forEach((entry, start) => {
-    if (entry === ABSENT || seen.has(start)) return;
+    if (entry === ABSENT || visited.has(start)) return;
     const waiting = [start];
-    seen.add(start);
+    visited.add(start);
     let size = 0;
     for (let p = waiting.pop(); p !== undefined; p = waiting.pop()) {
       size++;
@@ -23,8 +23,8 @@ function filled(map: readonly number[], width: number): number[] {
         [p - width, true],
         [p + width, true],
       ] as const)
-        if (there && map[beside] === entry && !seen.has(beside)) {
-          seen.add(beside);
+        if (there && map[beside] === entry && !visited.has(beside)) {
+          visited.add(beside);
           waiting.push(beside);
         }
     }

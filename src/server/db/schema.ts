@@ -32,7 +32,7 @@ const bytea = customType<{ data: Uint8Array }>({
 export const moment = (name: string) => timestamp(name, { withTimezone: true, precision: 3 });
 export const now = sql`clock_timestamp()`;
 
-/** A picture as it was brought in, known by its content. */
+/** A picture as it was imported, known by its content. */
 export const picture = pgTable(
   'picture',
   {

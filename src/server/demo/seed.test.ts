@@ -28,7 +28,7 @@ it('hangs the whole story, and puts it back without touching one’s own work', 
   expect(first).toHaveLength(story.length);
   expect(libraries.length).toBeGreaterThanOrEqual(12);
   expect(libraries.every(({ tags, note }) => tags.length > 0 && note !== '')).toBe(true);
-  // Along the way: one only brought in, one with its values read, others finished with notes.
+  // Along the way: one only imported, one with its values read, others finished with notes.
   expect(story.some(({ about }) => !about.aims)).toBe(true);
   expect(first.some(({ swatches }) => swatches.some(({ note }) => note !== ''))).toBe(true);
 

@@ -62,9 +62,9 @@ export async function seedDemo({ onStep, signal }: Seeding = {}): Promise<number
 
 async function seedStudy(entry: StoryStudy, onKeeping: () => void): Promise<void> {
   const id = demoId('study', entry.picture);
-  const untold = newDocument(titleOf(entry.picture));
-  const count = entry.count ?? untold.palette.count;
-  const first: StudyDocument = { ...untold, ...entry.about, palette: { ...untold.palette, count } };
+  const initial = newDocument(titleOf(entry.picture));
+  const count = entry.count ?? initial.palette.count;
+  const first: StudyDocument = { ...initial, ...entry.about, palette: { ...initial.palette, count } };
   const brought = await importPicture(await readDemoPicture(entry.picture), entry.picture, {
     studyId: id,
     document: first,

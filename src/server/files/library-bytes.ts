@@ -10,7 +10,7 @@ import { makeWorkingCopy } from '../pictures/read-picture';
 import { ServiceError } from '../errors';
 import { drawChart } from './draw-chart';
 
-/** A picture of a swatch card can be brought in; nothing is written as one. */
+/** A picture of a swatch card can be imported; nothing is written as one. */
 export const CARD: FormatFacts = {
   id: 'card',
   title: 'picture of a swatch card',

@@ -76,7 +76,7 @@ describe('a library on its way out and back', () => {
   });
 });
 
-describe('what is brought in', () => {
+describe('what is imported', () => {
   it('is named from its file and its colours where it has no names', async () => {
     const [{ content: read }] = await previewFile(
       'my colours.gpl',

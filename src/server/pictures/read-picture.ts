@@ -123,7 +123,7 @@ export async function encodeWorking(working: Picture): Promise<Uint8Array> {
   return image.png({ compressionLevel: 1, adaptiveFiltering: true }).toBuffer();
 }
 
-/** A picture as PNG to carry out: sRGB, and small rather than soon. */
+/** A picture as PNG to export: sRGB, and small rather than soon. */
 export async function encodePng(picture: Picture): Promise<Uint8Array> {
   const whole = countOpaque(picture) === picture.width * picture.height;
   const image = whole ? raw(picture).removeAlpha() : raw(picture);

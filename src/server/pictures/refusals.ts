@@ -4,7 +4,7 @@ import { ServiceError } from '../errors';
 const KINDS = 'JPEG, PNG, WebP, AVIF, TIFF or GIF';
 const NOTHING_KEPT = 'Nothing was stored.';
 
-/** Why a picture can't be brought in: what happened, what was kept, what to do. */
+/** Why a picture can't be imported: what happened, what was kept, what to do. */
 export const refusal = {
   empty: () =>
     new ServiceError(

@@ -49,7 +49,7 @@ export function ImportDialog({
       files.drop();
       onDone(names);
     } catch (error) {
-      // What was stored before the fault has left the list.
+      // What was stored before the error has left the list.
       onStored();
       showError(error);
     } finally {

@@ -87,7 +87,7 @@ export function useImportFiles(): ImportFiles {
       edit((one) => ({ ...one, read: saying(one.read) }));
       const given = { query: { columns: JSON.stringify(columns) } };
       const [again] = await sendFile(endpoints.readLibraryFile, given, told.file).catch(
-        (error: unknown) => [{ ...told.read, content: null, fault: wordsOf(error) }],
+        (error: unknown) => [{ ...told.read, content: null, error: wordsOf(error) }],
       );
       if (own === telling.current)
         edit((one) => ({ ...one, wanted: again.content !== null, read: saying(again) }));

@@ -86,7 +86,7 @@ export function beforeAfterSheet(
     framed(paper.pen, box);
     paper.pen.fillStyle = '#000000';
     paper.pen.font = `400 20px ${family('--font-sans')}`;
-    paper.pen.fillText(['As it is', 'Pushed'][i], box.x, box.y - 8);
+    paper.pen.fillText(['As it is', 'Strengthened'][i], box.x, box.y - 8);
     bottom = Math.max(bottom, box.y + box.height);
   });
   listed(paper, colours, bottom + 24);

@@ -42,7 +42,7 @@ export function StrengthenTab() {
             value={push[way]}
             onChange={(strength) => {
               slide();
-              change((document) => withPush(document, { [way]: strength }), `push ${way}`);
+              change((document) => withPush(document, { [way]: strength }), `strengthen ${way}`);
             }}
           />
         ))}
