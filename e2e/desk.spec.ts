@@ -282,3 +282,36 @@ test('a picture that can’t be fetched is said, and tried again', async ({ page
   await page.getByRole('button', { name: 'Try again' }).click();
   await deskIsSet(page);
 });
+
+test('a study is taken back to what it was, and forward again', async ({ page }) => {
+  await openStudy(page, app.url, 'Ticket hall at noon');
+  const all = await tray(page).count();
+  for (let left = all - 1; left >= 3; left--) {
+    await tray(page).first().press('Delete');
+    await expect(tray(page)).toHaveCount(left);
+  }
+  await isSaved(page);
+
+  await page.getByRole('button', { name: 'History' }).click();
+  const dialog = page.getByRole('dialog', { name: 'What this study was' });
+  const states = dialog.getByRole('listitem');
+  await expect(states.first()).toContainText('(as it is)');
+  await expect(states.first()).toContainText(/palette changed to \w+ swatches/i);
+  await expect(states.last()).toContainText(/Begun, with \w+ swatches/);
+  await states.last().getByRole('button', { name: 'Look at it' }).click();
+  await expect(states.last().getByRole('img', { name: /^Palette: / })).toBeVisible();
+  await states.last().getByRole('button', { name: 'Go back to this' }).click();
+  await expect(dialog).toHaveCount(0);
+  await expect(tray(page)).not.toHaveCount(3);
+  const first = await tray(page).count();
+  expect(first).toBeGreaterThan(3);
+  await isSaved(page);
+  await page.keyboard.press('Control+z');
+  await expect(tray(page)).toHaveCount(3);
+  await page.keyboard.press('Control+y');
+  await expect(tray(page)).toHaveCount(first);
+  await isSaved(page);
+  await page.reload();
+  await deskIsSet(page);
+  await expect(tray(page)).toHaveCount(first);
+});

@@ -32,6 +32,7 @@ test('zones, thresholds and squint follow the hand at every move, whatever is st
       await expect(slider(name)).toBeVisible();
     }
     const handle = slider(name);
+    await handle.scrollIntoViewIfNeeded();
     const box = (await handle.boundingBox())!;
     const y = box.y + Math.min(8, box.height / 2);
     const x = box.x + box.width / 2;

@@ -65,7 +65,7 @@ interface Regions {
   width: number;
   parent: Int32Array;
   part: Map<number, Region>;
-  opaque: number;
+  cellCount: number;
 }
 
 function mergeCells(grid: ColourGrid): Regions {
@@ -100,7 +100,7 @@ function mergeCells(grid: ColourGrid): Regions {
     sum.b += oklab[c * 3 + 2];
     part.set(root, sum);
   }
-  return { width, parent, part, opaque: count };
+  return { width, parent, part, cellCount: count };
 }
 
 /** The OKLab distance of two cells. */
