@@ -92,7 +92,7 @@ const SHOTS: Shot[] = [
     },
   },
   {
-    name: 'desk-fit',
+    name: 'desk-test',
     take: (page) =>
       openStudy(page, 'Lower station, rain at dusk', 'step=palette&tab=test&wipe=0.4'),
   },
@@ -123,7 +123,7 @@ const SHOTS: Shot[] = [
     },
   },
   {
-    name: 'bring-in',
+    name: 'import',
     take: async (page) => {
       await page.goto(`${url}/drawers`);
       await page.getByRole('button', { name: /^Import/ }).click();

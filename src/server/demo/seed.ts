@@ -64,7 +64,11 @@ async function seedStudy(entry: StoryStudy, onKeeping: () => void): Promise<void
   const id = demoId('study', entry.picture);
   const initial = newDocument(titleOf(entry.picture));
   const count = entry.count ?? initial.palette.count;
-  const first: StudyDocument = { ...initial, ...entry.about, palette: { ...initial.palette, count } };
+  const first: StudyDocument = {
+    ...initial,
+    ...entry.about,
+    palette: { ...initial.palette, count },
+  };
   const brought = await importPicture(await readDemoPicture(entry.picture), entry.picture, {
     studyId: id,
     document: first,
