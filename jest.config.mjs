@@ -19,7 +19,7 @@ const config = {
   },
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   globalSetup: '<rootDir>/scripts/jest-setup.mjs',
-  testTimeout: 20_000,
+  testTimeout: 90_000,
   maxWorkers: 2,
 };
 export default config;

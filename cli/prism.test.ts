@@ -108,7 +108,7 @@ describe('prism', () => {
       expect(stderr).toContain(words);
     }
     await expect(access(file('no.css'))).rejects.toThrow();
-  }, 60_000);
+  }, 120_000);
 
   it('carries a library through a picture, and reads a card', async () => {
     await writeFile(file('one.gpl'), 'GIMP Palette\nName: Dusk\n12 34 56 wet slate\n');
@@ -120,7 +120,7 @@ describe('prism', () => {
     const card = prism('convert', file('one.png'), file('card.csv'), '--from', 'card');
     expect(JSON.parse(card.stdout)).toEqual({ from: 'card', to: 'csv', swatches: 2 });
     expect(await readFile(file('card.csv'), 'utf8')).toContain('#0c2238');
-  }, 60_000);
+  }, 120_000);
 
   it('measures a picture', () => {
     const { status, stdout } = prism('measure', file('picture.png'), '--zones', '2');

@@ -43,7 +43,7 @@ import { someLibrary } from './testing/many-libraries';
 let end: () => Promise<void>;
 beforeAll(async () => {
   end = await freshDatabase();
-}, 60_000);
+}, 120_000);
 afterAll(() => end());
 
 const LIBRARIES = 40;
@@ -54,7 +54,7 @@ beforeAll(async () => {
     const { id } = await createLibrary(content, null);
     all.push({ ...content, id });
   }
-}, 60_000);
+}, 120_000);
 
 const search = (part: Partial<LibrarySearch>) => librarySearchSchema.parse(part);
 const find = async (part: Partial<LibrarySearch>) =>
@@ -138,7 +138,7 @@ describe('searching', () => {
         );
       }
     }
-  }, 60_000);
+  }, 120_000);
 
   it('finds words without accents or case, by how they begin, in any script, and in other names', async () => {
     const made = await createLibrary(

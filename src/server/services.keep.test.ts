@@ -53,7 +53,7 @@ beforeAll(async () => {
   await saveSettings({ ...DEFAULT_SETTINGS, surround: 'night' });
   await readingsAreMade();
   await writeFile(file(), await buffer(await backup()));
-}, 60_000);
+}, 120_000);
 afterAll(async () => {
   if (was === undefined) delete process.env.PRISM_COPIES;
   else process.env.PRISM_COPIES = was;
@@ -124,7 +124,7 @@ describe('a backup', () => {
       libraries: 4,
       problems: [],
     });
-  }, 60_000);
+  }, 120_000);
 
   it('changes nothing where all of it is here', async () => {
     const rows = await allRows();
@@ -165,7 +165,7 @@ describe('a backup', () => {
     expect(beside.libraries).toHaveLength(1);
     expect(beside.libraries[0].swatches).toHaveLength(5);
     expect((await checkStore()).problems).toEqual([]);
-  }, 60_000);
+  }, 120_000);
 
   it('takes what lies in the bin here out of it, and only what is asked for', async () => {
     await deleteLibrary(libraryIds[1]);
@@ -187,7 +187,7 @@ describe('a backup', () => {
     const [{ pictureId }] = await listStudies();
     expect(await everything()).toMatchObject({ studies: 2, pictures: 1 });
     expect((await listStudies()).filter((one) => one.pictureId === pictureId)).toHaveLength(2);
-  }, 60_000);
+  }, 120_000);
 });
 
 describe('a damaged backup', () => {
@@ -215,7 +215,7 @@ describe('a damaged backup', () => {
       expect(said).toMatch(/damaged.*Nothing was restored/);
       expect(said).toContain(name === 'manifest.json' ? 'manifest' : name);
     }
-  }, 60_000);
+  }, 120_000);
 
   it('is refused when it is cut short, empty, or something else', async () => {
     const whole = await readFile(file());
@@ -263,7 +263,7 @@ describe('copies', () => {
     await expect(readCopy('../../etc/passwd')).rejects.toMatchObject({ status: 404 });
     await saveSettings({ ...DEFAULT_SETTINGS, copies: { every: 'never', keep: 1 } });
     expect(await copyIfDue(new Date(Date.now() + 800 * 86_400_000))).toBeNull();
-  }, 60_000);
+  }, 120_000);
 });
 
 describe('the check of the store', () => {

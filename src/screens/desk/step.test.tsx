@@ -75,7 +75,6 @@ describe('the steps of the Desk', () => {
     expect(new Set(ids).size).toBe(ids.length);
     const keys = shortcutsOf(STEPS).map(({ keys: one }) => one);
     expect(new Set(keys).size).toBe(keys.length);
-    expect(ids).toEqual(['look', 'values', 'colours', 'hidden', 'palette']);
   });
 
   it('give the same key another meaning only where they say so', () => {

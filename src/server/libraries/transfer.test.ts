@@ -16,7 +16,7 @@ import { freshDatabase } from '../testing/test-database';
 let end: () => Promise<void>;
 beforeAll(async () => {
   end = await freshDatabase();
-}, 60_000);
+}, 120_000);
 afterAll(() => end());
 
 const content: LibraryContent = {
@@ -201,7 +201,7 @@ describe('what is imported', () => {
     expect(turns).toBeGreaterThan(2);
     const { width, height } = await sharp(bytes).metadata();
     expect(width * height).toBeLessThan(41e6);
-  }, 60_000);
+  }, 120_000);
 
   it('takes fifty megabytes of anything in bounded time', async () => {
     const begun = performance.now();
