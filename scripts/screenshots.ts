@@ -164,6 +164,10 @@ try {
     if (wanted.length > 0 && !wanted.includes(name)) continue;
     await take(page);
     await page.waitForLoadState('networkidle');
+    // What is still being read says so with an ellipsis.
+    await page.waitForFunction(
+      () => !document.querySelector('[data-testid="finding"]')?.textContent?.includes('…'),
+    );
     await page.waitForTimeout(800);
     await page.screenshot({ path: path.join(folder, `${name}.png`) });
     console.log(name);

@@ -55,7 +55,7 @@ const LABELS: [retired: RegExp, instead: string][] = [
     'outside the scheme; correct',
   ],
   [/^seems$/i, 'reads as'],
-  [/carry out|carried out|bring in\b|brought in/i, 'export; import'],
+  [/carry out|carried out|\bbring (\w+ )?in\b|brought in/i, 'export; import'],
   [/^the tides?$/i, 'hues in light and shadow'],
 ];
 /** Names by which code and stored documents know a thing; no screen shows them. */

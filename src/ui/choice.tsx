@@ -47,7 +47,7 @@ export function Choice<T extends string>({
             value={option.value}
             aria-label={option.said}
             title={option.said}
-            className={`min-h-10 min-w-10 grow ${fill ? 'px-1.5' : 'px-2'} text-[15px] ${columns ? 'bg-panel' : 'not-first:border-l not-first:border-ink'} hover:bg-faint data-[state=on]:bg-ink data-[state=on]:font-semibold data-[state=on]:text-sheet`}
+            className={`min-h-10 min-w-10 grow ${fill ? 'px-1' : 'px-2'} text-[15px] ${columns ? 'bg-panel' : 'not-first:border-l not-first:border-ink'} hover:bg-faint data-[state=on]:bg-ink data-[state=on]:font-semibold data-[state=on]:text-sheet`}
           >
             {option.title}
           </ToggleGroup.Item>

@@ -12,8 +12,8 @@ export function FirstDrawer({ binned, onImport }: { binned: number; onImport: ()
         <Link href="/" className="underline">
           Wall
         </Link>{' '}
-        and save its palette, or bring swatches in: a library file, any text with colours in it, or
-        a picture of a swatch card.
+        and save its palette, or import swatches: a library file, any text with colours in it, or a
+        picture of a swatch card.
       </p>
       <Button weight="strong" className="mt-6" onClick={onImport}>
         Import swatches

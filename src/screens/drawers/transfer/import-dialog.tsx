@@ -176,7 +176,7 @@ function WaitingLibrary({ waiting: { read, wanted, file }, onChange, onTell }: W
                 checked={wanted}
                 onChange={(event) => onChange({ wanted: event.target.checked })}
               />
-              Bring this in
+              Import this
             </label>
           </>
         )}
