@@ -25,7 +25,7 @@ export function HuesTab({ reading }: { reading: ColourStudy }) {
       <Finding focus={key ? { kind: 'hue', from: key.from, to: key.to } : null}>
         {huesSentence(hues, keyColour)}
       </Finding>
-      <Section title="Hues in light and shadow" aside="light above, shadow below">
+      <Section title="Hues in light and shadow" aside="light above">
         <Tide
           families={hues.families}
           onPoint={(index) => set({ hovered: index === null ? null : { kind: 'family', index } })}

@@ -55,6 +55,7 @@ export function HiddenPanel() {
         <Choice
           label="Seen as"
           showLabel={false}
+          fill
           value={lens}
           options={HIDDEN_LENSES.map((value) => ({ value, title: LENS_TITLES[value] }))}
           onChange={(next) => lookIn({ lens: next })}
@@ -62,7 +63,7 @@ export function HiddenPanel() {
         <Button
           aria-pressed={wipe !== null}
           disabled={lens !== 'strengthened' && lens !== 'map'}
-          className="grow px-2 aria-pressed:bg-ink aria-pressed:text-sheet"
+          className="px-2 aria-pressed:bg-ink aria-pressed:text-sheet"
           onClick={() => look({ wipe: wipe === null ? 0.5 : null })}
         >
           Wipe
