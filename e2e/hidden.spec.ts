@@ -123,7 +123,7 @@ test('a push: sliders, its bounds and proof, looks that last, families kept, und
   await page.mouse.up();
   await expect(page.getByText('1 drawn')).toBeVisible();
   await page.getByRole('button', { name: 'Leave nothing alone' }).click();
-  await expect(finding(page)).toContainText('Nothing is kept back');
+  await expect(finding(page)).toContainText('Nothing is left alone');
   await page.keyboard.press('Control+z');
   await expect(page.getByText('1 drawn')).toBeVisible();
 });
