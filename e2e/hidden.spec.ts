@@ -82,7 +82,7 @@ test('a fog: what is hidden is listed, shown, mapped and taken as pairs', async 
   expect(violations.map(({ id }) => id)).toEqual([]);
 });
 
-test('a push: sliders, its bounds and proof, looks that last, families kept, undone', async ({
+test('strengthening: sliders, its bounds and proof, looks that last, families left alone, undone', async ({
   page,
 }) => {
   await openStudy(page, app.url, 'Fog at the passing loop');
@@ -128,7 +128,7 @@ test('a push: sliders, its bounds and proof, looks that last, families kept, und
   await expect(page.getByText('1 drawn')).toBeVisible();
 });
 
-test('carried out: a PNG of the original’s size; a sheet; a riddle that counts', async ({
+test('exported: a PNG of the original’s size; a sheet; an eye test that counts', async ({
   page,
 }) => {
   // The browser's own dialog can't be driven: what would be printed is told in the title.
@@ -161,7 +161,7 @@ test('carried out: a PNG of the original’s size; a sheet; a riddle that counts
   await toTab(page, 'hidden');
   await page.getByRole('button', { name: 'Test my eye' }).click();
   await expect(finding(page)).toContainText(/^Test my eye: what lies /);
-  await expect(page).toHaveURL(/sight=plain|sight=picture/);
+  await expect(page).toHaveURL(/lens=picture/);
   await choose(page, 'Family', 'blue');
   await choose(page, 'Intensity', 'greyed');
   await page.getByRole('button', { name: 'Show the reading' }).click();
