@@ -5,16 +5,17 @@ const config = defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results',
   globalSetup: './e2e/prepare-data.ts',
-  workers: 1,
-  timeout: 120_000,
-  globalTimeout: 24 * 60_000,
-  expect: { timeout: 20_000 },
+  // Every test has a server and data of its own: files run beside each other.
+  workers: 2,
+  timeout: 240_000,
+  globalTimeout: 40 * 60_000,
+  expect: { timeout: 40_000 },
   retries: 0,
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: 'build/playwright.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },
-    actionTimeout: 30_000,
+    actionTimeout: 60_000,
     trace: 'off',
     launchOptions: {
       executablePath: process.env.PRISM_CHROMIUM ?? '/usr/bin/chromium',

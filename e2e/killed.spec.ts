@@ -18,7 +18,6 @@ async function beginStudy(page: Page): Promise<string> {
 test('every acknowledged change is there after kill -9 in the middle of saving', async ({
   page,
 }) => {
-  test.setTimeout(180_000);
   const address = await beginStudy(page);
   // From now on nobody but this test saves.
   await page.goto('about:blank');
@@ -60,7 +59,6 @@ test('every acknowledged change is there after kill -9 in the middle of saving',
 });
 
 test('what is done while the server is gone is saved when it is back', async ({ page }) => {
-  test.setTimeout(120_000);
   await beginStudy(page);
   await app.stop('SIGKILL');
   await page.getByRole('button', { name: 'hidden colour' }).click();
@@ -76,7 +74,6 @@ test('what is done while the server is gone is saved when it is back', async ({ 
 });
 
 test('a window that closes while the server is gone loses nothing', async ({ page, context }) => {
-  test.setTimeout(120_000);
   const address = await beginStudy(page);
   await app.stop('SIGKILL');
   await page.getByRole('button', { name: 'speed' }).click();

@@ -15,7 +15,6 @@ import {
 const app = appFor('empty');
 
 test('the whole way, from a picture to a library and back from its file', async ({ page }) => {
-  test.setTimeout(120_000);
   await page.goto(app.url);
   await expect(page.getByRole('heading', { name: /Drop a picture here/ })).toBeVisible();
 

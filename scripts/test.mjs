@@ -67,7 +67,7 @@ check('module boundaries', () =>
 );
 check('nothing unused', () => runNode('knip/bin/knip.js', ['--no-progress', '--no-config-hints']));
 check('workers', () => run(process.execPath, ['scripts/build-workers.mjs']));
-const JEST_MINUTES = 15;
+const JEST_MINUTES = 25;
 const jest = (report, args = [], env = {}) =>
   runNode(
     'jest/bin/jest.js',
@@ -96,7 +96,7 @@ if (!check('chromium', () => (ensureChromium() ? 0 : 1))) end();
 suite(
   'browser tests',
   'build/playwright.json',
-  () => runNode('@playwright/test/cli.js', ['test'], {}, 26),
+  () => runNode('@playwright/test/cli.js', ['test'], {}, 42),
   ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }),
 );
 end();
