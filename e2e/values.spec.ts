@@ -113,7 +113,7 @@ test('light and shadow: put right by brush and lasso, undone, and kept', async (
   ]);
   await expect.poll(share).toBeGreaterThan(measured + 10);
   const looped = await share();
-  await expect(page.getByText(/changed by hand/)).toBeVisible();
+  await expect(page.getByText(/corrected$/)).toBeVisible();
 
   await page.keyboard.press('b');
   await page.keyboard.press('x');
