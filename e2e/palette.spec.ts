@@ -227,12 +227,12 @@ test('building: a ladder that swings as one, a harmony, what follows, what a few
   await page.getByRole('button', { name: 'Build it' }).click();
   await expect(tray(page)).toHaveCount(before + 9);
   await expect(finding(page)).toContainText(/^Complement about /);
-  await choose(page, 'What is built', 'derive');
+  await choose(page, 'What is built', 'derived');
   await page.getByRole('button', { name: 'Add shadow' }).click();
   await expect(tray(page)).toHaveCount(before + 10);
   expect((await labels(page)).some((label) => label.includes(': shadow'))).toBe(true);
 
-  await choose(page, 'What is built', 'limit');
+  await choose(page, 'What is built', 'limited palette');
   await expect(finding(page)).toContainText('Choose 3 colours or more');
   for (const n of [1, 3, 5])
     await panel(page)
