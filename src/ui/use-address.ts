@@ -1,7 +1,7 @@
 'use client';
 
 import { usePathname } from 'next/navigation';
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { readable } from './address';
 import { useDebounced } from './use-debounced';
 
@@ -11,11 +11,28 @@ const ADDRESS_AFTER = 200;
 export function useAddress(query: string): void {
   const path = usePathname();
   const { run } = useDebounced(ADDRESS_AFTER);
+  // Writing the address would call off a page that a link has just asked for.
+  const isLeaving = useRef(false);
+  useEffect(() => {
+    const click = ({ target }: MouseEvent) => {
+      isLeaving.current = target instanceof Element && target.closest('a[href]') !== null;
+    };
+    const key = () => {
+      isLeaving.current = false;
+    };
+    window.addEventListener('click', click, true);
+    window.addEventListener('keydown', key, true);
+    return () => {
+      window.removeEventListener('click', click, true);
+      window.removeEventListener('keydown', key, true);
+    };
+  }, []);
   useEffect(
     () =>
       run(() => {
         // An address that is right already is left alone: a page may be on its way.
-        if (query === readable(new URLSearchParams(window.location.search))) return;
+        if (isLeaving.current || query === readable(new URLSearchParams(window.location.search)))
+          return;
         window.history.replaceState(null, '', query ? `${path}?${query}` : path);
       }),
     [run, query, path],
