@@ -1,10 +1,12 @@
 'use client';
 
-import { createContext, useCallback, useContext, useEffect, useState, type ReactNode } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
+import { createContext, useCallback, useContext, useEffect, type ReactNode } from 'react';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { Settings } from '@/contracts/settings';
 import { call } from './api';
 import { showError } from './notices';
+import { queryFor, useStored } from './queries';
 import { useDebounced } from './use-debounced';
 
 interface SettingsRoom {
@@ -14,6 +16,7 @@ interface SettingsRoom {
 
 const SettingsContext = createContext<SettingsRoom | null>(null);
 const SAVE_AFTER = 400;
+const SETTINGS = queryFor(endpoints.getSettings, {});
 
 /** Holds the person's settings, shows the surround on the whole page, and saves what changes. */
 export function SettingsProvider({
@@ -23,7 +26,8 @@ export function SettingsProvider({
   initial: Settings;
   children: ReactNode;
 }) {
-  const [settings, setSettings] = useState(initial);
+  const client = useQueryClient();
+  const settings = useStored(endpoints.getSettings, {}, initial);
   const later = useDebounced(SAVE_AFTER, 'run');
 
   useEffect(() => {
@@ -33,13 +37,13 @@ export function SettingsProvider({
   const change = useCallback(
     (part: Partial<Settings>) => {
       const next = { ...settings, ...part };
-      setSettings(next);
+      client.setQueryData(SETTINGS.queryKey, next);
       later.run(
         () =>
           void call(endpoints.saveSettings, { body: next }, { keepalive: true }).catch(showError),
       );
     },
-    [settings, later],
+    [client, settings, later],
   );
 
   return (

@@ -336,6 +336,7 @@ const rest = {
     body: attemptSchema,
     answer: json(recordSchema),
   },
+  getSettings: { method: 'GET', path: '/api/settings', answer: json(settingsSchema) },
   saveSettings: { method: 'PUT', path: '/api/settings', body: settingsSchema, answer: empty },
   /** Starts the demo again: a line before each study and one at the end. */
   startDemo: { method: 'POST', path: '/api/demo', answer: lines(demoEventSchema) },

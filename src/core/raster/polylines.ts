@@ -8,25 +8,25 @@ export interface Segment {
   y1: number;
 }
 
-/** A line of stretches: one point more than stretches, which are named by their number. */
+/** Consecutive segments, each by its index among those that were chained; one point more than segments. */
 export interface Polyline {
   points: Place[];
   segments: number[];
 }
 
 /**
- * Stretches put together where their ends meet, each used once: lines from end to end, or closed ones
+ * Segments joined where their ends meet, each used once: lines from end to end, or closed ones
  * whose last point is their first. Where more than two meet, lines end.
  */
-export function chainSegments(stretches: readonly Segment[]): Polyline[] {
+export function chainSegments(segments: readonly Segment[]): Polyline[] {
   const at = new Map<string, number[]>();
   const key = (x: number, y: number) => `${x},${y}`;
   const add = (end: string, i: number) => at.set(end, [...(at.get(end) ?? []), i]);
-  stretches.forEach(({ x0, y0, x1, y1 }, i) => {
+  segments.forEach(({ x0, y0, x1, y1 }, i) => {
     add(key(x0, y0), i);
     add(key(x1, y1), i);
   });
-  const used = new Uint8Array(stretches.length);
+  const used = new Uint8Array(segments.length);
   const follow = (first: number, fromStart: boolean): Polyline => {
     const line: Place[] = [];
     const along: number[] = [];
@@ -35,7 +35,7 @@ export function chainSegments(stretches: readonly Segment[]): Polyline[] {
     for (;;) {
       used[i] = 1;
       along.push(i);
-      const { x0, y0, x1, y1 } = stretches[i];
+      const { x0, y0, x1, y1 } = segments[i];
       const [from, to] = forward
         ? [
             { x: x0, y: y0 },
@@ -51,13 +51,13 @@ export function chainSegments(stretches: readonly Segment[]): Polyline[] {
       const next = here.length === 2 ? here.find((one) => !used[one]) : undefined;
       if (next === undefined) return { points: line, segments: along };
       i = next;
-      forward = stretches[i].x0 === to.x && stretches[i].y0 === to.y;
+      forward = segments[i].x0 === to.x && segments[i].y0 === to.y;
     }
   };
   const lines: Polyline[] = [];
   // From loose ends and crossings first; what is left then are closed lines.
   for (const onlyEnds of [true, false])
-    stretches.forEach(({ x0, y0, x1, y1 }, i) => {
+    segments.forEach(({ x0, y0, x1, y1 }, i) => {
       if (used[i]) return;
       const startsHere = at.get(key(x0, y0))?.length !== 2;
       const endsHere = at.get(key(x1, y1))?.length !== 2;

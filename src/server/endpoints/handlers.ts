@@ -2,7 +2,7 @@ import type { DemoEvent } from '@/contracts/demo';
 import { seedDemo } from '../demo/seed';
 import { guessRecord, keepAttempt } from '../drills/attempts';
 import { inLines } from '../respond';
-import { saveSettings } from '../settings/settings';
+import { getSettings, saveSettings } from '../settings/settings';
 import { drawerHandlers } from './drawers';
 import type { Handlers } from './handler';
 import { keepHandlers } from './keep';
@@ -19,6 +19,7 @@ export const handlers: Handlers = {
   ...keepHandlers,
   guessRecord: () => guessRecord(),
   keepAttempt: ({ body }) => keepAttempt(body),
+  getSettings: () => getSettings(),
   saveSettings: ({ body }) => saveSettings(body),
   startDemo: async ({ request }) =>
     inLines<DemoEvent>(
