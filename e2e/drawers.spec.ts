@@ -58,6 +58,26 @@ test('libraries are asked for by words, family, value and nearness, and the addr
   await expect(page.getByText(/Nothing answers to all of that/)).toBeVisible();
 });
 
+test('a search needs no network, and says when the server is gone', async ({ page }) => {
+  await toDrawers(page);
+  const search = page.getByRole('searchbox').first();
+  await page.evaluate(() => window.dispatchEvent(new Event('offline')));
+  await search.fill('DOOR lamp');
+  await expect(names(page)).toHaveText(['Wet dusk, lamps lit']);
+  await expect(finding(page)).toHaveText(/“DOOR lamp”\.$/);
+
+  await app.stop('SIGKILL');
+  await search.fill('Pellwin');
+  await expect(page.getByText(/Bold Prism does not answer/)).toBeVisible();
+  // What is shown still says what it answers.
+  await expect(finding(page)).toHaveText(/“DOOR lamp”\.$/);
+  await expect(names(page)).toHaveText(['Wet dusk, lamps lit']);
+  await app.start();
+  await search.fill('Pellwin inks');
+  await search.fill('Pellwin');
+  await expect(names(page)).toHaveText(['Three inks and the paper']);
+});
+
 test('a search is kept under a name, asked again, forgotten, and taken back', async ({ page }) => {
   await toDrawers(page);
   const places = page.getByRole('navigation', { name: 'Where they lie' });

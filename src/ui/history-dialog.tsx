@@ -5,7 +5,7 @@ import { format } from 'date-fns';
 import { useState, type ReactNode } from 'react';
 import { Button } from './button';
 import { Dialog } from './dialog';
-import { NOT_CACHED, type Query } from './queries';
+import type { Query } from './queries';
 import { capital, list } from './words';
 
 interface State {
@@ -47,7 +47,7 @@ export function HistoryDialog<S extends State, C>(props: Props<S, C>) {
 function States<S extends State, C>(props: Props<S, C>) {
   const { states, words } = props;
   const [shown, setShown] = useState<number | null>(null);
-  const { data, error } = useQuery({ ...states, ...NOT_CACHED });
+  const { data, error } = useQuery(states);
   if (error) return <p role="alert">{error.message}</p>;
   if (!data) return <p role="status">Looking …</p>;
   return (
@@ -81,7 +81,7 @@ function Shown<S extends State, C>({
   onRestore,
   onClose,
 }: Props<S, C> & { revision: number }) {
-  const { data, error } = useQuery({ ...stateAt(revision), ...NOT_CACHED });
+  const { data, error } = useQuery(stateAt(revision));
   if (error) return <p role="alert">{error.message}</p>;
   if (!data) return <p role="status">Looking …</p>;
   return (

@@ -20,9 +20,12 @@ export function QueryProvider({ children }: { children: ReactNode }) {
         queryCache: new QueryCache({ onError: showError }),
         defaultOptions: {
           queries: {
+            // The server is on this machine or near it, and answers without a network.
+            networkMode: 'always',
             retry: false,
+            // Shown until it is said to have changed; nothing outlives the page that shows it.
             staleTime: Infinity,
-            gcTime: Infinity,
+            gcTime: 0,
             refetchOnWindowFocus: false,
           },
         },
@@ -30,9 +33,6 @@ export function QueryProvider({ children }: { children: ReactNode }) {
   );
   return <QueryClientProvider client={client}>{children}</QueryClientProvider>;
 }
-
-/** What is asked anew each time it is wanted. */
-export const NOT_CACHED = { staleTime: 0, gcTime: 0 } as const;
 
 export interface Query<T> {
   queryKey: readonly unknown[];
@@ -76,18 +76,15 @@ export function useStored<E extends Endpoint, T extends AnswerOf<E> & object>(
   return data as T;
 }
 
-/** What an endpoint has, once it is fetched: anew each time it is wanted. */
+/** What an endpoint has, once it is fetched. */
 export function useFetched<E extends Endpoint>(
   endpoint: E,
   given: Given<E>,
-  wanted = true,
 ): { data: AnswerOf<E> | undefined; error: Error | null } {
-  const { data, error } = useQuery({
-    ...queryFor(endpoint, given),
-    enabled: wanted,
-    ...NOT_CACHED,
-  });
-  return { data: data as AnswerOf<E> | undefined, error };
+  return useQuery(queryFor(endpoint, given)) as {
+    data: AnswerOf<E> | undefined;
+    error: Error | null;
+  };
 }
 
 /** Says that what some endpoints answer has changed: what is shown of it is fetched anew. */

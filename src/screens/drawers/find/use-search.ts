@@ -1,6 +1,6 @@
 'use client';
 
-import { keepPreviousData, useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useMemo, useState } from 'react';
 import type { Wheel } from '@/core/colour/wheel';
 import { endpoints } from '@/contracts/endpoints/endpoints';
@@ -62,18 +62,18 @@ export function useSearch(
   const page = useQuery({
     ...first,
     queryFn,
-    placeholderData: keepPreviousData,
     initialData: query === opened ? firstPage : undefined,
   });
   const facets = useQuery({
     ...queryFor(endpoints.countFacets, { body: query }),
-    placeholderData: keepPreviousData,
     initialData: query === opened ? firstFacets : undefined,
   });
-  // While another question is on its way, what is shown answers the one before it.
+  // While another question is on its way, or can't be asked, what is shown answers the one before it.
   const [shown, setShown] = useState({ to: opened, page: firstPage });
-  if (page.data && !page.isPlaceholderData && (shown.to !== query || shown.page !== page.data))
+  if (page.data && (shown.to !== query || shown.page !== page.data))
     setShown({ to: query, page: page.data });
+  const [counted, setCounted] = useState(firstFacets);
+  if (facets.data && facets.data !== counted) setCounted(facets.data);
 
   const [seen, setSeen] = useState<{ of: LibrarySearch; offsets: readonly number[] }>({
     of: opened,
@@ -114,11 +114,15 @@ export function useSearch(
     search,
     setSearch: (next) => {
       setSearch(next);
-      run(() => setQuery(next));
+      run(() => {
+        setQuery(next);
+        // Asking the same again is the way to try again.
+        void client.refetchQueries({ predicate: ({ state }) => state.status === 'error' });
+      });
     },
     found,
-    facets: facets.data ?? firstFacets,
-    asking: search !== query || page.isPlaceholderData,
+    facets: counted,
+    asking: search !== query || page.isPending,
     see,
     edit: (id, part) =>
       client.setQueriesData<SearchAnswer>(
