@@ -1,6 +1,5 @@
 'use client';
 
-import { useGesture } from '@use-gesture/react';
 import { useEffect, useRef, useState } from 'react';
 import { Group, Image, Layer, Stage as Konva } from 'react-konva';
 import type { DrawnLine } from '@/contracts/desk-query/desk-answers';
@@ -11,7 +10,8 @@ import type { Drawn } from '../use-answer';
 import type { Point } from '../view';
 import { clampToUnit, readingKeys } from './reading-keys';
 import { Drawing, EdgeLines, Ring, Spot } from './shapes';
-import { pannedBy, placeAt, viewportOf, zoomedAt } from './viewport';
+import { useStageGestures } from './use-stage-gestures';
+import { placeAt, viewportOf } from './viewport';
 import { WipeHandle } from './wipe-handle';
 
 interface Props {
@@ -51,7 +51,6 @@ export function Stage(props: Props) {
   const { zoom, centre, wipe } = useDesk((state) => state.view);
   const tool = useDesk((state) => state.tool);
   const pointer = useDesk((state) => state.pointer);
-  const [drawing, setDrawing] = useState<Point[]>([]);
   const picture = { width: canvas?.width ?? 1, height: canvas?.height ?? 1 };
   const viewport = viewportOf({ zoom, centre }, picture, size);
   const diagonal = Math.hypot(picture.width, picture.height);
@@ -60,61 +59,7 @@ export function Stage(props: Props) {
     const box = frame.current?.getBoundingClientRect();
     return { x: x - (box?.left ?? 0), y: y - (box?.top ?? 0) };
   };
-  const placeUnder = (xy: readonly number[]): Point | null => {
-    const place = placeAt(onStage(xy), viewport, picture);
-    return place.x >= 0 && place.x < 1 && place.y >= 0 && place.y < 1 ? place : null;
-  };
-  const looking = () => store.getState().view;
-  const zoomBy = (factor: number, point: Point) =>
-    store.getState().look(zoomedAt(looking(), factor, point, picture, size));
-
-  useGesture(
-    {
-      onMove: ({ xy, touches, dragging }) => {
-        if (touches < 2 && !dragging) store.getState().set({ pointer: placeUnder(xy) });
-      },
-      onHover: ({ hovering }) => {
-        if (!hovering) store.getState().set({ pointer: null });
-      },
-      onDrag: ({ tap, first, last, xy, initial, delta: [x, y], pinching, cancel }) => {
-        if (pinching) {
-          setDrawing([]);
-          return cancel();
-        }
-        if (onStroke && !tap) {
-          const place = placeAt(onStage(xy), viewport, picture);
-          store.getState().set({ pointer: placeUnder(xy) });
-          const start = first ? [placeAt(onStage(initial), viewport, picture)] : drawing;
-          const points = [...start, place];
-          setDrawing(last ? [] : points);
-          if (last) onStroke(points);
-          return;
-        }
-        if (!tap) return store.getState().look(pannedBy(looking(), { x, y }, picture, size));
-        const place = placeUnder(xy);
-        store.getState().set({ pointer: place });
-        if (place) onTap(place);
-      },
-      onPinch: ({ origin, delta: [change], offset: [scale], memo, event }) => {
-        event.preventDefault();
-        const before = (memo as number | undefined) ?? scale - change;
-        zoomBy(scale / before, onStage(origin));
-        return scale;
-      },
-      onWheel: ({ event, delta: [, y], ctrlKey }) => {
-        if (ctrlKey) return;
-        event.preventDefault();
-        zoomBy(Math.exp(-y / 400), onStage([event.clientX, event.clientY]));
-      },
-    },
-    {
-      target: frame,
-      eventOptions: { passive: false },
-      // Arrow keys move the place that is read; they are no drag.
-      drag: { filterTaps: true, pointer: { touch: true, keys: false } },
-      pinch: { scaleBounds: { min: 0.01, max: 100 } },
-    },
-  );
+  const drawing = useStageGestures(frame, { onStage, picture, size, viewport, onTap, onStroke });
 
   const from = wipe === null ? 0 : wipe * picture.width;
   return (

@@ -1,6 +1,6 @@
 import { MAX_ZOOM } from '../view';
 
-interface Size {
+export interface Size {
   width: number;
   height: number;
 }

@@ -17,22 +17,19 @@ import {
   SortableContext,
   sortableKeyboardCoordinates,
 } from '@dnd-kit/sortable';
-import { ArrowDownUp, ListChecks } from 'lucide-react';
 import { useRef, useState } from 'react';
-import { scaleMarks } from '@/core/colour/value-scale';
 import { Button } from '@/ui/button';
-import { useSettings } from '@/ui/settings';
 import { layStave } from '@/core/palette/stave-layout';
-import { several } from '@/ui/words';
 import { selectionAfter, useDesk, useDeskStore, useDocument } from '../desk-store';
 import { moveSwatch } from '@/study/edits';
-import { mergeSwatches, ordered, ORDERS } from '@/study/palette-edits';
-import { Menu } from '@/ui/menu';
+import { mergeSwatches } from '@/study/palette-edits';
 import { useSize } from '../stage/stage';
 import { goFor, useSteps } from '../step';
 import { newId, usePalette } from '../use-palette';
 import { SaveDialog } from './save-dialog';
 import { TrayBlock } from './tray-block';
+import { TrayHead } from './tray-head';
+import { ValueLines } from './value-lines';
 
 const MIN_COLUMN = 40;
 const BLOCK = 24;
@@ -44,7 +41,7 @@ const underPointer: CollisionDetection = (args) => {
   return under.length > 0 ? under : closestCenter(args);
 };
 
-/** The study's palette as a stave: the palette's one home, always in view. */
+/** The study's palette as a stave, always in view. */
 export function Tray() {
   const palette = usePalette();
   const { swatches, count } = useDocument((document) => document.palette);
@@ -53,7 +50,6 @@ export function Tray() {
   const choosing = useDesk((state) => state.choosing);
   const store = useDeskStore();
   const steps = useSteps();
-  const { settings } = useSettings();
   const [saving, setSaving] = useState(false);
   const lines = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(lines);
@@ -104,40 +100,7 @@ export function Tray() {
 
   return (
     <section aria-label="Palette" className="flex h-full bg-sheet">
-      <div className="flex w-37 shrink-0 flex-col justify-between border-r px-4.5 py-3 max-[1000px]:w-30 max-[1000px]:px-3">
-        <div>
-          <h2 className="font-serif text-lg italic">Palette</h2>
-          <p className="text-sm leading-snug text-soft">
-            {swatches.length === 0 ? 'empty' : several(swatches.length, 'colour')}
-            {swatches.some((swatch) => swatch.locked) &&
-              `, ${swatches.filter((swatch) => swatch.locked).length} locked`}
-          </p>
-        </div>
-        {swatches.length > 1 && (
-          <div className="-mx-2 flex flex-col items-start">
-            <Menu
-              side="top"
-              trigger={
-                <Button weight="quiet" className="px-2 text-sm">
-                  <ArrowDownUp size={16} aria-hidden /> Order
-                </Button>
-              }
-              items={ORDERS.map((order) => ({
-                title: `By ${order}`,
-                onSelect: () => palette.change((document) => ordered(document, order)),
-              }))}
-            />
-            <Button
-              weight="quiet"
-              className="px-2 text-sm aria-pressed:bg-ink aria-pressed:text-sheet"
-              aria-pressed={choosing}
-              onClick={() => store.getState().set({ choosing: !choosing })}
-            >
-              <ListChecks size={16} aria-hidden /> Several
-            </Button>
-          </div>
-        )}
-      </div>
+      <TrayHead />
       <div
         className="relative min-w-0 grow overflow-x-auto overflow-y-hidden px-3 py-2.5"
         data-testid="tray"
@@ -147,20 +110,7 @@ export function Tray() {
           className="relative ml-6 h-full"
           style={{ minWidth: swatches.length * MIN_COLUMN }}
         >
-          {scaleMarks(settings.scale).map(({ mark, value }, i) => (
-            <div
-              key={mark}
-              className="absolute inset-x-0 border-t border-line"
-              style={{ top: (1 - value / 10) * room + BLOCK / 2 }}
-              aria-hidden
-            >
-              {(settings.scale.steps < 7 || i % 2 === 0) && (
-                <span className="absolute -top-2 -left-6 w-5 text-right text-[11px] leading-4 text-soft">
-                  {mark}
-                </span>
-              )}
-            </div>
-          ))}
+          <ValueLines room={room} offset={BLOCK / 2} />
           <DndContext
             sensors={sensors}
             collisionDetection={underPointer}

@@ -1,26 +1,21 @@
 'use client';
 
-import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { endpoints } from '@/contracts/endpoints/endpoints';
-import type { Library, LibraryContent, Swatch } from '@/contracts/library';
-import { call } from '@/ui/api';
+import type { Library } from '@/contracts/library';
 import { Button } from '@/ui/button';
-import { NoteField, TextField } from '@/ui/field';
-import { offerUndo, say, showError } from '@/ui/notices';
 import { Select } from '@/ui/select';
 import { TopLine } from '@/ui/shell';
 import { useSettings } from '@/ui/settings';
 import { Stave, staveWords } from '@/ui/stave';
-import { splitTags } from '@/ui/tags';
 import { UndoRedo } from '@/ui/undo-redo';
 import { capital, count, several } from '@/ui/words';
 import { ExportDialog } from '../transfer/export-dialog';
+import { LibraryFields } from './library-fields';
 import { LibraryHistory } from './library-history';
 import { SwatchList } from './swatch-list';
 import { SWATCH_ORDERS, sortedSwatches, type SwatchOrder } from './swatch-order';
 import { useLibrary } from './use-library';
+import { useLibraryActions } from './use-library-actions';
 
 interface Props {
   library: Library;
@@ -30,98 +25,22 @@ interface Props {
 
 /** One library: its name, note and tags, every swatch, and the ways out. */
 export function LibraryPage({ library, opened: first }: Props) {
-  const router = useRouter();
   const { settings } = useSettings();
-  const { history, change, saveState, undo, redo } = useLibrary(library);
+  const document = useLibrary(library);
+  const { history, change, saveState, undo, redo } = document;
   const content = history.present;
-  const [tags, setTags] = useState<string | null>(null);
   const [opened, setOpened] = useState(first);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
-  const [carrying, setCarrying] = useState(false);
+  const [exporting, setExporting] = useState(false);
+  const chooseNone = () => setChosen(new Set());
+  const { setSwatches, removeSwatch, removeLibrary, duplicate, splitOff, removeChosen } =
+    useLibraryActions(library, document, chosen, chooseNone);
 
-  const setSwatches = (edit: (swatches: Swatch[]) => Swatch[], key?: string) =>
-    change((was) => ({ ...was, swatches: edit(was.swatches) }), key);
   const open = (id: string | null) => {
     setOpened(id);
     const path = `/drawers/${library.id}`;
     window.history.replaceState(null, '', id ? `${path}?swatch=${encodeURIComponent(id)}` : path);
   };
-
-  const removeSwatch = (swatch: Swatch, at: number) => {
-    setSwatches((all) => all.filter(({ id }) => id !== swatch.id));
-    offerUndo(`“${swatch.name}” was deleted.`, () =>
-      setSwatches((all) =>
-        all.some(({ id }) => id === swatch.id) ? all : all.toSpliced(at, 0, swatch),
-      ),
-    );
-  };
-  const removeLibrary = async () => {
-    try {
-      await call(endpoints.deleteLibrary, { id: library.id });
-      router.push('/drawers');
-      offerUndo(`“${content.name}” was put into the bin.`, async () => {
-        await call(endpoints.restoreLibrary, { id: library.id });
-        router.refresh();
-      });
-    } catch (error) {
-      showError(error);
-    }
-  };
-  const duplicate = async () => {
-    try {
-      const made = await call(endpoints.duplicateLibrary, { id: library.id });
-      router.push(`/drawers/${made.id}`);
-      say('This is the copy.');
-    } catch (error) {
-      showError(error);
-    }
-  };
-  /** What is chosen becomes a library of its own, and leaves this one. */
-  const splitOff = async () => {
-    const parted = content.swatches.filter(({ id }) => chosen.has(id));
-    const name = `${content.name.slice(0, 180)}, part`;
-    try {
-      const made = await call(endpoints.createLibrary, {
-        body: {
-          name,
-          note: '',
-          tags: content.tags,
-          swatches: parted,
-          studyId: library.studyId,
-        },
-      });
-      setSwatches((all) => all.filter(({ id }) => !chosen.has(id)));
-      setChosen(new Set());
-      offerUndo(
-        `${capital(several(parted.length, 'swatch', 'swatches'))} went to “${name}”.`,
-        async () => {
-          setSwatches((all) => [
-            ...all,
-            ...parted.filter(({ id }) => all.every((one) => one.id !== id)),
-          ]);
-          await call(endpoints.deleteLibrary, { id: made.id });
-        },
-      );
-    } catch (error) {
-      showError(error);
-    }
-  };
-  const removeChosen = () => {
-    const before = content.swatches;
-    setSwatches((all) => all.filter(({ id }) => !chosen.has(id)));
-    offerUndo(`${capital(several(chosen.size, 'swatch was', 'swatches were'))} deleted.`, () =>
-      setSwatches(() => before),
-    );
-    setChosen(new Set());
-  };
-
-  const text = (key: 'name' | 'note') => ({
-    value: content[key],
-    onChange: (event: { target: { value: string } }) => {
-      const { value } = event.target;
-      change((was): LibraryContent => ({ ...was, [key]: value }), key);
-    },
-  });
 
   return (
     <div className="min-h-screen bg-panel">
@@ -138,38 +57,8 @@ export function LibraryPage({ library, opened: first }: Props) {
       </TopLine>
       <main className="mx-auto grid max-w-6xl gap-x-10 gap-y-6 px-4 py-6 sm:px-6 lg:grid-cols-[20rem_minmax(0,1fr)]">
         <div className="flex flex-col gap-3">
-          <h1 className="font-serif text-3xl leading-tight break-words">
-            {content.name.trim() || 'Untitled library'}
-          </h1>
-          <TextField
-            label="Name"
-            maxLength={200}
-            error={
-              content.name.trim()
-                ? undefined
-                : 'A library needs a name; the old one stays until there is one.'
-            }
-            {...text('name')}
-          />
-          <NoteField label="Note" rows={3} maxLength={4000} {...text('note')} />
-          <TextField
-            label="Tags, with commas between"
-            value={tags ?? content.tags.join(', ')}
-            onChange={(event) => {
-              setTags(event.target.value);
-              change((was) => ({ ...was, tags: splitTags(event.target.value) }), 'tags');
-            }}
-            onBlur={() => setTags(null)}
-          />
-          {library.studyId && (
-            <Link
-              href={`/desk/${library.studyId}?step=palette`}
-              className="flex min-h-10 items-center underline"
-            >
-              The study it was made in
-            </Link>
-          )}
-          <Button weight="strong" onClick={() => setCarrying(true)}>
+          <LibraryFields library={library} content={content} change={change} />
+          <Button weight="strong" onClick={() => setExporting(true)}>
             Export, print or share
           </Button>
           <div className="grid grid-cols-2 gap-2">
@@ -177,7 +66,7 @@ export function LibraryPage({ library, opened: first }: Props) {
             <LibraryHistory
               libraryId={library.id}
               onRestore={(was) => {
-                setChosen(new Set());
+                chooseNone();
                 change(() => was);
               }}
             />
@@ -250,14 +139,14 @@ export function LibraryPage({ library, opened: first }: Props) {
           </p>
           <Button onClick={() => void splitOff()}>Split off into a library</Button>
           <Button onClick={removeChosen}>Delete</Button>
-          <Button weight="quiet" className="ml-auto" onClick={() => setChosen(new Set())}>
+          <Button weight="quiet" className="ml-auto" onClick={chooseNone}>
             Choose none
           </Button>
         </section>
       )}
       <ExportDialog
-        libraries={carrying ? [{ id: library.id, name: content.name }] : []}
-        onClose={() => setCarrying(false)}
+        libraries={exporting ? [{ id: library.id, name: content.name }] : []}
+        onClose={() => setExporting(false)}
       />
     </div>
   );
