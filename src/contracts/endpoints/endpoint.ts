@@ -16,8 +16,6 @@ export interface Endpoint {
   method: Method;
   /** Segments that begin with a colon are parameters. */
   path: string;
-  /** What is not found where a parameter makes no sense. */
-  what?: string;
   /** What parameters have to be; `id` is a UUID if nothing else is said. */
   params?: Readonly<Record<string, z.ZodType>>;
   query?: z.ZodObject;
@@ -25,6 +23,22 @@ export interface Endpoint {
   body?: z.ZodType | 'bytes';
   answer: EndpointAnswer;
 }
+
+type Extras = Pick<Endpoint, 'params' | 'query' | 'body'>;
+
+const endpointBy =
+  <M extends Method>(method: M) =>
+  <const P extends string, A extends EndpointAnswer, const E extends Extras = object>(
+    path: P,
+    answer: A,
+    extras?: E,
+  ): { method: M; path: P; answer: A } & E => ({ method, path, answer, ...(extras as E) });
+
+export const get = endpointBy('GET');
+export const post = endpointBy('POST');
+export const put = endpointBy('PUT');
+export const patch = endpointBy('PATCH');
+export const del = endpointBy('DELETE');
 
 export const json = <S extends z.ZodType>(schema: S) =>
   ({ kind: 'json', status: 200, schema }) as const;
@@ -76,6 +90,25 @@ export function hrefOf<E extends Endpoint>(endpoint: E, given: Omit<Given<E>, 'b
     if (value !== undefined && value !== null) query.set(name, String(value));
   const text = query.toString();
   return text ? `${path}?${text}` : path;
+}
+
+/** What lies in a collection, in words. */
+const NOUNS: Readonly<Record<string, string>> = {
+  studies: 'study',
+  pictures: 'picture',
+  thumbnails: 'picture',
+  libraries: 'library',
+  history: 'earlier state',
+  folders: 'folder',
+  searches: 'search',
+  bin: 'library',
+  copies: 'copy',
+};
+
+/** What is not found where a parameter makes no sense: what lies in the nearest collection before it. */
+export function nounAt({ path }: Endpoint, parameter: string): string {
+  const before = path.split(`/:${parameter}`)[0].split('/').reverse();
+  return before.map((segment) => NOUNS[segment]).find(Boolean) ?? 'page';
 }
 
 /** The parameters of a path that an endpoint's fits, still as they stand there; null where it fits not. */

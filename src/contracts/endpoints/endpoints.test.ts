@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { readdirSync, readFileSync, statSync } from 'node:fs';
 import path from 'node:path';
-import { hrefOf, matchPath, type Endpoint } from './endpoint';
+import { hrefOf, matchPath, nounAt, type Endpoint } from './endpoint';
 import { endpoints } from './endpoints';
 
 const TABLE: [name: string, endpoint: Endpoint][] = Object.entries(endpoints);
@@ -44,9 +44,13 @@ describe('the table of endpoints', () => {
       expect(names(endpoint)).toEqual(expect.arrayContaining(Object.keys(endpoint.params ?? {})));
   });
 
-  it('says in words what is not found where an id makes no sense', () => {
+  it('says in words what is not found where a parameter makes no sense', () => {
     for (const [name, endpoint] of TABLE)
-      if (names(endpoint).includes('id')) expect([name, endpoint.what]).not.toContain(undefined);
+      for (const parameter of names(endpoint))
+        expect([name, nounAt(endpoint, parameter)]).not.toContain('page');
+    expect(nounAt(endpoints.getPicture, 'rendition')).toBe('picture');
+    expect(nounAt(endpoints.getStudyRevision, 'id')).toBe('study');
+    expect(nounAt(endpoints.getStudyRevision, 'revision')).toBe('earlier state');
   });
 
   it('puts what is given into the query, and leaves out what is not', () => {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { EndpointName, Endpoints } from '@/contracts/endpoints/endpoints';
-import type { Endpoint, Parsed } from '@/contracts/endpoints/endpoint';
+import { nounAt, type Endpoint, type Parsed } from '@/contracts/endpoints/endpoint';
 import { notFound } from '../errors';
 
 /** What a handler gives for an endpoint's answer: what is sent as JSON, nothing, or a response of its own. */
@@ -46,14 +46,14 @@ export async function answerEndpoint<E extends Endpoint>(
 }
 
 function parsedParams(
-  { params: schemas = {}, what = 'page' }: Endpoint,
+  endpoint: Endpoint,
   params: Readonly<Record<string, string>>,
 ): Record<string, unknown> {
   return Object.fromEntries(
     Object.entries(params).map(([name, value]) => {
-      const schema = schemas[name] ?? (name === 'id' ? z.uuid() : z.string());
+      const schema = endpoint.params?.[name] ?? (name === 'id' ? z.uuid() : z.string());
       const parsed = schema.safeParse(value);
-      if (!parsed.success) throw notFound(what);
+      if (!parsed.success) throw notFound(nounAt(endpoint, name));
       return [name, parsed.data];
     }),
   );
