@@ -2,7 +2,7 @@ import type { ColourStudy } from '@/core/measure/colour-study';
 import type { ValueReading } from '@/core/measure/values';
 import type { TraySwatch } from './study';
 
-/** A study with its stored readings, as it stands beside another; what hangs on the wheel is on the person's. */
+/** A study with its stored readings, as it stands beside another; what depends on the wheel is read on the person's. */
 export interface ComparedStudy {
   id: string;
   title: string;

@@ -45,7 +45,7 @@ export const DEFAULT_PUSH: Push = { lift: 0, quiet: 0, spread: 0.5, cast: 'globa
 export const hiddenSchema = z.object({
   push: asOne(pushSchema),
   kept: asOne(keptFamiliesSchema),
-  /** Parts that a hand keeps from being pushed. */
+  /** Parts of the picture that are left alone, drawn by hand. */
   parts: asStrokes(z.array(strokeSchema).max(MAX_PROTECTED_PARTS)),
   only: asOne(onlySchema),
   looks: byId(z.array(lookSchema).max(MAX_LOOKS)),

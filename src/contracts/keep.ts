@@ -22,7 +22,7 @@ const thingSchema = z.object({
   id: z.string(),
   name: z.string(),
   standing: z.enum(STANDINGS),
-  /** Whether it lay in the bin when the backup was made. */
+  /** Whether it was in the bin when the backup was made. */
   binned: z.boolean(),
 });
 export type KeptThing = z.infer<typeof thingSchema>;
@@ -45,7 +45,7 @@ export const restoreOrderSchema = z.object({
   rest: z.boolean(),
   /** The backup's settings in place of those here. */
   settings: z.boolean(),
-  /** What becomes of what differs here: it is left alone, or the backup's is laid beside it. */
+  /** What happens where the two differ: what is here is left alone, or the backup's is stored beside it. */
   differing: z.enum(['keep', 'both']),
 });
 export type RestoreOrder = z.infer<typeof restoreOrderSchema>;

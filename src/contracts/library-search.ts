@@ -15,14 +15,14 @@ export const LOOSE = 'loose';
 export const LIBRARY_SORTS = ['changed', 'own', 'name', 'swatches', 'nearest'] as const;
 export type LibrarySort = (typeof LIBRARY_SORTS)[number];
 
-/** What is asked of all libraries and swatches; everything that is asked must hold of the same swatch. */
+/** A search over all libraries and swatches; one swatch has to match all of its criteria. */
 export const librarySearchSchema = z.object({
   text: z.string().max(200).default(''),
   near: z
     .object({ colour: oklabSchema, within: z.number().min(0.5).max(MAX_NEAR) })
     .nullable()
     .default(null),
-  /** Places on the person's wheel; `GREY` for neutrals. None asks for nothing. */
+  /** Places on the person's wheel; `GREY` for neutrals. An empty list does not filter. */
   families: z.array(z.number().int().min(GREY).max(11)).max(13).default([]),
   /** Munsell values, both ends within. */
   values: z
@@ -57,7 +57,7 @@ export const searchRequestSchema = z.object({
 
 const countsSchema = z.array(z.object({ of: z.string(), count: z.number().int() }));
 
-/** How many would be found for each thing that could be asked, all else as it is asked. */
+/** How many would be found for each value of each criterion, with the other criteria as they are. */
 /** How many there are in all. */
 export const libraryCountsSchema = z.object({
   libraries: z.number().int(),
@@ -84,7 +84,7 @@ export const foundLibrarySchema = libraryCardSchema.extend({
   favourite: z.boolean(),
   /** How many swatches it has; `swatches` may be fewer of a large one, with all hits among them. */
   size: z.number().int(),
-  /** The swatches that were asked for; none where the library itself answers. */
+  /** The swatches that match; none where the library itself does. */
   hits: z.array(z.string()),
 });
 export type FoundLibrary = z.infer<typeof foundLibrarySchema>;

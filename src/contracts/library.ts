@@ -94,7 +94,7 @@ export const libraryCardSchema = z.object({
 });
 export type LibraryCard = z.infer<typeof libraryCardSchema>;
 
-/** A state that a library was in, and what had changed since the one before it. */
+/** An earlier state of a library, and what had changed since the one before it. */
 export const libraryRevisionSchema = z.object({
   revision: z.number().int(),
   savedAt: z.string(),

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { WHEEL_IDS } from '@/core/colour/wheel';
 import { valueScaleSchema } from './colour';
 
-/** How often a copy of everything is laid beside the data. */
+/** How often a copy of everything is made beside the data. */
 export const COPY_TIMES = ['never', 'day', 'week'] as const;
 export type CopyTime = (typeof COPY_TIMES)[number];
 
@@ -13,7 +13,7 @@ export const settingsSchema = z.object({
   scale: valueScaleSchema,
   surround: z.enum(SURROUNDS),
   wheel: z.enum(WHEEL_IDS).default('painters'),
-  /** Whether a person's own guess is asked for before a colour is read. */
+  /** Whether the person guesses before a colour's reading is shown. */
   askFirst: z.boolean().default(false),
   /** Radius of picks and of the reading line, as a share of the picture's diagonal. */
   pickRadius: z.number().min(0).max(0.1),

@@ -3,7 +3,7 @@ import { z } from 'zod';
 /** The most points that a line or loop drawn by hand is stored with. */
 export const MAX_POINTS = 400;
 
-/** What a hand drew with a brush or around something; places and radius are of the original. */
+/** A stroke of the brush or a loop of the lasso; places and radius are of the original. */
 export const strokeSchema = z.object({
   id: z.string().min(1).max(40),
   tool: z.enum(['brush', 'lasso']),

@@ -14,7 +14,7 @@ export const STUDY_PARTS = [
 ] as const;
 export type StudyPart = (typeof STUDY_PARTS)[number];
 
-/** A state that a study was in, and what had changed since the one before it. */
+/** An earlier state of a study, and what had changed since the one before it. */
 export const studyRevisionSchema = z.object({
   revision: z.number().int(),
   savedAt: z.string(),

@@ -28,7 +28,7 @@ export function notFound(what: string): ServiceError {
   );
 }
 
-/** The body of the answer to any thrown value; what was not foreseen is logged, and told without its inner words. */
+/** The body of the answer to any thrown value; an unforeseen error is logged, and answered without its message. */
 export function errorBodyOf(error: unknown): ErrorBody & { detail?: unknown } {
   if (error instanceof ServiceError)
     return { code: error.code, message: error.message, status: error.status, detail: error.detail };

@@ -6,7 +6,7 @@ import { correctionSchema, valueSettingsSchema } from '../study';
 const degrees = z.number().min(0).max(360);
 const wheel = z.enum(WHEEL_IDS);
 
-/** What the step Colours asks. */
+/** The queries of the step Colours. */
 export const colourQueries = [
   z.object({
     kind: z.literal('colours'),

@@ -15,7 +15,7 @@ export const veilPartSchema = z.discriminatedUnion('kind', [
 export type VeilPart = z.infer<typeof veilPartSchema>;
 export type VeilPartOf<K extends VeilPart['kind']> = Extract<VeilPart, { kind: K }>;
 
-/** All that the Desk asks of its worker: a value that says everything its answer depends on but the picture. */
+/** A query of the Desk to its worker. It holds everything that the answer depends on, except the picture. */
 export const deskQuerySchema = z.discriminatedUnion('kind', [
   ...pictureQueries,
   ...valueQueries,

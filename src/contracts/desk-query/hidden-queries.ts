@@ -5,7 +5,7 @@ import { pushSettingsSchema } from '../push-request';
 const settings = pushSettingsSchema;
 const wheel = z.enum(WHEEL_IDS);
 
-/** What the step Hidden asks. */
+/** The queries of the step Hidden. */
 export const hiddenQueries = [
   z.object({ kind: z.literal('pushed'), settings, quick: z.boolean() }),
   z.object({ kind: z.literal('pushedGreys'), settings }),

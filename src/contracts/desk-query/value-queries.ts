@@ -7,7 +7,7 @@ import { correctionSchema, valueSettingsSchema, ZONE_LOOKS } from '../study';
 
 const squint = z.number().min(0).max(MAX_SQUINT);
 const settings = valueSettingsSchema;
-/** Follows a hand: read and drawn at half the size. */
+/** While a slider is being dragged: computed at half the size. */
 const quick = z.boolean();
 const corrections = z.array(correctionSchema);
 /** A difference of value in Munsell steps. */
@@ -32,7 +32,7 @@ export const planSettingsSchema = z.object({
   scale: valueScaleSchema,
 });
 
-/** What the step Values asks. */
+/** The queries of the step Values. */
 export const valueQueries = [
   z.object({ kind: z.literal('greys') }),
   z.object({ kind: z.literal('misleadingGreys') }),

@@ -59,7 +59,7 @@ export type Given<E extends Endpoint> = ParamsOf<E['path']> &
   (E extends { query: infer Q extends z.ZodType } ? { query?: z.input<Q> } : unknown) &
   (E extends { body: infer B extends z.ZodType } ? { body: z.input<B> } : unknown);
 
-/** What a handler gets of it once it is parsed. */
+/** The same as a handler gets it, parsed. */
 export interface Parsed<E extends Endpoint> {
   params: {
     [K in keyof ParamsOf<E['path']>]: E extends { params: infer P }

@@ -127,14 +127,14 @@ const drawers = {
   createFolder: post('/api/drawers/folders', created(made), {
     body: z.object({ name: folderNameSchema, id: z.uuid().optional() }),
   }),
-  /** Lays libraries into a folder, or out of any. */
+  /** Moves libraries into a folder, or out of any. */
   moveLibraries: patch('/api/drawers/folders', empty, {
     body: z.object({ ids: z.array(z.uuid()).max(5000), folderId: z.uuid().nullable() }),
   }),
   renameFolder: put('/api/drawers/folders/:id', empty, {
     body: z.object({ name: folderNameSchema }),
   }),
-  /** Answers which libraries lay in it. */
+  /** Answers with the libraries that were in it. */
   deleteFolder: del('/api/drawers/folders/:id', json(z.object({ ids: z.array(z.string()) }))),
   listSearches: get('/api/drawers/searches', json(z.array(savedSearchSchema))),
   keepSearch: post('/api/drawers/searches', created(made), {

@@ -3,7 +3,7 @@ import type { Wheel } from './wheel';
 
 /**
  * The OKLCH hue (degrees) of a colour that stands at a hue of a wheel's own circle. They are the same
- * on the painters' and the even wheel; the screen's hues are HSV's and hang on the whole colour, so
+ * on the painters' and the even wheel; the screen's hues are HSV's and depend on the whole colour, so
  * there it is sought, degree by degree, among the colours that `colourAt` has for OKLCH hues.
  */
 export function oklchHueOn(

@@ -30,10 +30,10 @@ const MIN_BROKEN = 0.7;
 const STEP_OUT = 3;
 /** A piece that reaches along this much of the picture's edge is what the card lies on. */
 const EDGE = 0.2;
-/** So much of a patch, at each of its sides, is left out of its colour. */
+/** Share of a patch, at each of its sides, that is left out of its colour. */
 const RIM = 0.15;
 const MAX_PATCHES = 2000;
-/** The mean of a growing patch is taken anew after so many samples. */
+/** Samples after which the mean of a growing patch is computed again. */
 const MEAN_EVERY = 32;
 
 /**

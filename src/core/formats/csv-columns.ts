@@ -84,7 +84,7 @@ export function columnsByHeader(header: readonly string[]): CsvColumns | null {
   return colourSet(columns) ? columns : null;
 }
 
-/** Which column holds what, by what stands in them: where colours are written, and the first words beside. */
+/** Guesses the columns by their contents: the first that holds colours, and the first that holds words. */
 export function columnsByCells(rows: readonly (readonly string[])[]): CsvColumns | null {
   const width = Math.max(0, ...rows.map((row) => row.length));
   const counts = Array.from(

@@ -89,7 +89,7 @@ export const csv: LibraryFormat = {
 
 /** The cells of a text and what its columns seem to hold. Throws a FormatError for what is no table. */
 export function readTable(text: string): CsvTable {
-  // What parts the cells is told from lines that hold something; empty ones still count as lines.
+  // The delimiter is guessed from lines that hold something; empty ones still count as lines.
   const { delimiter } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy', preview: 20 }).meta;
   const { data, errors } = Papa.parse<string[]>(text, { delimiter });
   const broken = errors.find(({ type }) => type === 'Quotes');

@@ -47,7 +47,7 @@ export function formatByEnding(fileName: string): FormatFacts | null {
   return lower.endsWith('.json') ? prismJson : null;
 }
 
-/** So much of a text is looked at for what it is. */
+/** Characters of a text that are looked at to recognise its format. */
 const LOOKED_AT = 20_000;
 
 /** The format of a text by what is in it and its file's name; null when neither tells. */

@@ -97,7 +97,7 @@ export const MAX_LIBRARY_SWATCHES = 5000;
 
 const finite = z.number();
 
-/** What of a swatch our own formats keep besides its name, note and colour. */
+/** The parts of a swatch, besides name, note and colour, that our own formats keep. */
 export const swatchPartsSchema = z.object({
   otherNames: z.array(z.string().max(200)).max(20).default([]),
   role: z.enum(ROLES).nullable().default(null),

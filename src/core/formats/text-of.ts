@@ -2,7 +2,7 @@ import { FormatError } from './library-file';
 
 /** Beyond this a file is no library: five thousand swatches with their notes take less. */
 export const MAX_TEXT_BYTES = 8 * 1024 * 1024;
-/** So much of a file is looked at to tell its encoding. */
+/** Bytes of a file that are looked at to recognise its encoding. */
 const LOOKED_AT = 4096;
 
 /**

@@ -18,14 +18,14 @@ import { readsAs, type ReadsAs } from './reads-as';
 import { readTemperature, type TemperatureReading } from './temperature-spread';
 import { zoneEdges, type ZoneCut } from './zones';
 
-/** What is the same on every wheel of families. */
+/** The part that is the same on every wheel of families. */
 export interface WheellessStudy {
   temperature: TemperatureReading;
   chroma: ChromaReading & { byLight: ChromaByLight; accents: AccentPlace[] };
   readsAs: ReadsAs[];
 }
 
-/** What hangs on the wheel. */
+/** What depends on the wheel. */
 export interface WheelStudy {
   hues: HueReading;
   keyColour: KeyColour | null;
@@ -35,16 +35,16 @@ export interface WheelStudy {
 /** All that is read of a picture's colours. */
 export type ColourStudy = WheellessStudy & WheelStudy;
 
-/** What is kept of a picture's colours: a person may choose another wheel any day. */
+/** What is stored of a picture's colours: a reading for every wheel, because a person may choose another. */
 export interface KeptColours {
   wheelless: WheellessStudy;
   wheels: Record<WheelId, WheelStudy>;
 }
 
-/** What a picture's colours are read of. */
+/** The inputs of a colour reading. */
 export interface ColourSources {
   picture: Picture;
-  /** As squinted at, with its values. */
+  /** The squinted picture, with its values. */
   through: ValueImage;
   /** On `FOCUS_CELLS` cells. */
   grid: ColourGrid;

@@ -145,7 +145,7 @@ function dominantHues(parts: ColourParts, density: readonly number[], wheel: Whe
     .sort((one, other) => other.share - one.share);
 }
 
-/** A colour of a hue, as light and strong as another: families of the screen's wheel hang on more than hue. */
+/** A colour of a hue, as light and strong as another: families of the screen's wheel depend on more than hue. */
 function colourOfHue(hue: number, like: Oklab): Oklab {
   const chroma = Math.max(0.05, Math.hypot(like.a, like.b));
   const angle = (hue * Math.PI) / 180;

@@ -19,7 +19,7 @@ export const SHADOW = 0;
 export const LIGHT = 1;
 export type Side = 'light' | 'shadow';
 
-/** A hand's correction of the split. */
+/** A manual correction of the split. */
 export interface Correction extends Stroke {
   side: Side;
 }

@@ -13,11 +13,11 @@ export interface ColourCluster {
 }
 
 const MAX_CLUSTERS = 4;
-/** Adding a colour has to take this part of what is left unexplained. */
+/** A further colour has to explain this share of the remaining variance. */
 const WORTH = 0.35;
 /** Under this mean square distance (OKLab) an area is one colour. */
 const ONE_COLOUR = 0.012 ** 2;
-/** Colours with less of the area are not of its making. */
+/** Colours with a smaller share of the area are left out. */
 const MIN_SHARE = 0.04;
 const ROUNDS = 12;
 

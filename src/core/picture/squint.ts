@@ -37,7 +37,7 @@ export function squint(picture: Picture, radius: number): Picture {
   return squinter(picture)(radius);
 }
 
-/** `squint` of one picture at one radius after another: what does not hang on the radius is made once. */
+/** `squint` of one picture at one radius after another: what does not depend on the radius is made once. */
 export function squinter(
   picture: Picture,
   blocks: () => Blocks = () => blocksOf(picture),

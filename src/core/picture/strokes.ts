@@ -1,6 +1,6 @@
 import { toFramed, type Framing, type Place } from './framing';
 
-/** A hand's correction of a map: along a line with a brush, or all that a loop encloses. */
+/** A manual correction of a map: along a line with a brush, or all that a loop encloses. */
 export interface Stroke {
   tool: 'brush' | 'lasso';
   /** Half the brush's width, a share of the picture's diagonal; not used by a lasso. */

@@ -15,7 +15,7 @@ export interface Brush {
   radius: number;
 }
 
-/** What is looked at and held in the hand, and no document keeps. */
+/** The state of the view and of the tools, which no document stores. */
 interface Attention {
   tool: Tool;
   /** The pointer (or the keyboard's cursor) on the framed picture, in fractions of it. */
@@ -36,9 +36,9 @@ interface Attention {
 export interface DeskState extends DocumentState<StudyDocument>, Attention {
   view: DeskView;
   views: StepViews;
-  /** Whether a hand moves what the picture follows: till it rests, the picture is drawn at half the size. */
+  /** Whether a control that the picture follows is being dragged: meanwhile the picture is drawn at half the size. */
   sliding: boolean;
-  /** Says that the hand has moved. */
+  /** Marks that such a control has moved. */
   slide: () => void;
   /** Changes the view. */
   look: (part: Partial<DeskView>) => void;
@@ -54,7 +54,7 @@ export type DeskStore = StoreApi<DeskState>;
 /** How the studies of two windows are merged. */
 export const mergeStudies = mergeOf(studyDocumentSchema);
 
-/** Milliseconds without a move after which a hand rests. */
+/** Milliseconds without a move after which a drag counts as resting. */
 const RESTS_AFTER = 150;
 /** An empty hand that points at nothing. */
 export const EMPTY_HAND = { tool: 'look', hovered: null, pinned: null } as const;

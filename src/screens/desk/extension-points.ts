@@ -18,7 +18,7 @@ export interface FocusKinds {
 export type Focus = { [K in keyof FocusKinds]: { kind: K } & FocusKinds[K] }[keyof FocusKinds];
 export type FocusOf<K extends keyof FocusKinds> = Extract<Focus, { kind: K }>;
 
-/** What a hand can take up; `look` is the bare hand. */
+/** The tools; `look` is none of them. */
 export interface ToolKinds {
   look: true;
   brush: true;

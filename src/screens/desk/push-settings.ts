@@ -3,7 +3,7 @@ import type { StudyDocument } from '@/contracts/study';
 import type { PushSettings } from '@/contracts/push-request';
 import { useDocument } from './desk-store';
 
-/** How a study pushes its quiet colours, as the worker is asked for it. */
+/** How a study pushes its quiet colours, in the form of a query. */
 export function pushSettingsOf({ hidden, values, lightAndShadow }: StudyDocument): PushSettings {
   const { push, kept, parts, only } = hidden;
   return { push, kept, parts, only, values, corrections: lightAndShadow.corrections };

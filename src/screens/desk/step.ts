@@ -23,7 +23,7 @@ export interface StepOverlay {
   lines?: readonly DrawnLine[];
   marks?: readonly Mark[];
   onTap?: (place: Point) => void;
-  /** Takes what a hand drew with a brush or around something; without it, dragging moves the picture. */
+  /** Takes a stroke of the brush or a loop of the lasso; without it, dragging pans the picture. */
   onStroke?: ((points: Point[]) => void) | null;
   /** Stands in place of the picture: a frame to crop it by, or two pictures side by side. */
   instead?: ReactNode;
@@ -37,7 +37,7 @@ export interface VeilContext {
   scaleStep: number;
 }
 
-/** For each kind of part that can be pointed at, what the worker is asked to leave clear; null for nothing. */
+/** For each kind of part that can be pointed at, what the veil leaves clear; null for nothing. */
 export type FocusVeils = {
   [K in keyof FocusKinds]?: (focus: FocusOf<K>, context: VeilContext) => VeilPart | null;
 };

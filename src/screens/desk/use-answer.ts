@@ -71,7 +71,7 @@ function useFinished<K extends QueryKind, R>(
   };
 }
 
-/** `urgent` asks before all that waits: for what follows the pointer. */
+/** `urgent` goes ahead of all that waits: for what follows the pointer. */
 export function useAnswer<K extends QueryKind>(
   query: QueryOf<K> | null,
   urgent = false,

@@ -37,7 +37,7 @@ export function usePaletteOfDesk() {
   const actions = useMemo(() => {
     const document = () => store.getState().history.present;
 
-    /** Changes the palette; what is refused is said, and nothing is changed. */
+    /** Changes the palette; a refusal is shown, and changes nothing. */
     const change = (edit: (was: StudyDocument) => StudyDocument, key?: string): boolean => {
       try {
         store.getState().change((was) => withoutEmptySets(edit(was)), key);
@@ -85,7 +85,7 @@ export function usePaletteOfDesk() {
       }
     };
 
-    /** Adds a colour; when it is very near one that is there, the person is asked what to do with the two. */
+    /** Adds a colour; when it is very near one that is there, the person decides what to do with the two. */
     const add = (swatch: NewSwatch) => {
       const before = document().palette.swatches;
       const nearest = nearestOf(

@@ -9,7 +9,7 @@ import { usePicture } from './picture-room';
 import { newId } from './use-palette';
 import type { Point } from './view';
 
-/** Lays what a hand drew into the document, as one step to undo; null while nothing is drawn for here. */
+/** Stores a drawn stroke in the document as one step to undo; null while no drawing tool is in use here. */
 export function useStrokes(
   isUp: boolean,
   lay: (document: StudyDocument, stroke: StoredStroke) => StudyDocument,

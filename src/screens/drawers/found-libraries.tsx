@@ -25,7 +25,7 @@ interface Props {
   actions: RowActions;
 }
 
-/** What can be asked, what was found, and the libraries themselves. */
+/** The search, its results, and the libraries themselves. */
 export function FoundLibraries(props: Props) {
   const { room, wheel, folders, counts, unfolded, chosen, onChoose, onKept, actions } = props;
   const { search, setSearch, found, facets, asking } = room;

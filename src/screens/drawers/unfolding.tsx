@@ -5,7 +5,7 @@ export type Unfolded = 'folders' | 'colours' | null;
 
 const TITLES = { folders: 'Folders', colours: 'Ask by colour' } as const;
 
-/** Unfolds the folders or the questions on a narrow screen. */
+/** Unfolds the folders or the criteria on a narrow screen. */
 export function Unfolding({
   unfolded,
   onChange,

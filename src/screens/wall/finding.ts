@@ -3,7 +3,7 @@ import { SCHEMES } from '@/core/measure/harmony';
 import { KEYS, RANGES, type StudyCard } from '@/contracts/study';
 import { addressCodec, oneOf, text, type AddressCodec } from '@/ui/address';
 
-/** What studies are found by, each with what may be asked of it; the address holds the same names. */
+/** The criteria that studies are found by, each with its values; the address holds the same names. */
 export const FACETS = ['family', 'key', 'range', 'harmony', 'keyColour', 'greys'] as const;
 export type Facet = (typeof FACETS)[number];
 export const SORTS = [
@@ -19,7 +19,7 @@ export type Sort = (typeof SORTS)[number];
 
 export interface Finding {
   text: string;
-  /** What each facet is asked for; an empty string asks for nothing. */
+  /** The chosen value of each facet; an empty string does not filter. */
   facets: Record<Facet, string>;
   sort: Sort;
 }
@@ -56,7 +56,7 @@ function answerOf({ reading }: StudyCard, facet: Facet): string | null {
   return answers[facet] ?? NO_COLOUR;
 }
 
-/** Everything that may be asked of a facet, in its own order. */
+/** All values of a facet, in its own order. */
 function possible(facet: Facet, wheel: Wheel): readonly string[] {
   switch (facet) {
     case 'key':
@@ -98,7 +98,7 @@ function fits(card: StudyCard, { text, facets }: Finding, but?: Facet): boolean 
   );
 }
 
-/** The studies that fit, in the order asked for; those that an order knows nothing of come last. */
+/** The studies that match, in the chosen order; those without a value to order by come last. */
 export function filterStudies(
   cards: readonly StudyCard[],
   finding: Finding,
@@ -190,7 +190,7 @@ function answerField(facet: Facet, wheel: Wheel) {
   return oneOf(facet, ['', ...possible(facet, wheel)], '');
 }
 
-/** Whether anything but the order is asked. */
+/** Whether it filters by anything but the order. */
 export function asksSomething({ text, facets }: Finding): boolean {
   return text.trim() !== '' || FACETS.some((facet) => facets[facet] !== '');
 }

@@ -35,7 +35,7 @@ export function sendPicture(
       ),
     );
   return new Promise((resolve, reject) => {
-    // XMLHttpRequest, because fetch can't tell how much of a body has been sent.
+    // XMLHttpRequest, because fetch does not report upload progress.
     const request = new XMLHttpRequest();
     let read = 0;
     const takeLines = () => {

@@ -7,7 +7,7 @@ import { addressOf } from '@/ui/address';
 import { useAddress } from '@/ui/use-address';
 import { findingCodec, type Finding } from './finding';
 
-/** What is asked of the Wall; the address bar holds it. */
+/** The search of the Wall; the address holds it. */
 export function useFinding(wheel: Wheel): [Finding, (finding: Finding) => void] {
   const query = useSearchParams();
   const codec = findingCodec(wheel);

@@ -1,7 +1,7 @@
 import path from 'node:path';
 import { openFolder, openServer, type Database, type OpenDatabase } from './open';
 
-/** Bundles and hot reloads each have their own module state; the one database hangs on the process. */
+/** Bundles and hot reloads each have their own module state; the one database belongs to the process. */
 const held = globalThis as typeof globalThis & { prismDatabase?: Promise<OpenDatabase> };
 
 export function dataFolder(): string {

@@ -60,7 +60,7 @@ export const library = pgTable(
   ],
 );
 
-/** What a library was: the state at the end of each sitting of changes. */
+/** The history of a library: its state at the end of each sitting of changes. */
 export const libraryRevision = pgTable(
   'library_revision',
   {

@@ -84,7 +84,7 @@ export const study = pgTable(
   ],
 );
 
-/** What a study was: the state at the end of each sitting of changes. */
+/** The history of a study: its state at the end of each sitting of changes. */
 export const studyRevision = pgTable(
   'study_revision',
   {
@@ -118,7 +118,7 @@ export const reading = pgTable('reading', {
   colours: jsonb('colours').$type<WheellessStudy>(),
 });
 
-/** What of a stored reading hangs on the wheel of families: a row for each wheel. */
+/** What of a stored reading depends on the wheel of families: a row for each wheel. */
 export const wheelReading = pgTable(
   'wheel_reading',
   {

@@ -33,7 +33,7 @@ const storyStudySchema = z.object({
         tags: z.array(z.string()).default([]),
         /** Which swatches, by their place from dark to light; all where it is not said. */
         swatches: z.array(z.number().int()).optional(),
-        /** The folder it was laid in. */
+        /** The folder it is in. */
         folder: z.string().optional(),
         favourite: z.boolean().default(false),
       }),

@@ -23,7 +23,7 @@ export interface DocumentKind<D> {
     basedOn: number,
     document: D,
   ) => Promise<{ revision: number; updatedAt: Date } | null>;
-  /** What a refused save is told: the document that is newer. Throws not-found. */
+  /** The detail of a refused save: the newer document. Throws not-found. */
   newest: (id: string) => Promise<unknown>;
 }
 

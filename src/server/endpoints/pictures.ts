@@ -7,7 +7,7 @@ import { refreshReading } from '../readings/refresh';
 import { attachment, fileNameOf, inLines, readBody } from '../respond';
 import type { Handlers } from './handler';
 
-/** Bytes that never change at their address. */
+/** A response whose bytes never change, so that it may be cached for ever. */
 function forEver(bytes: Uint8Array, type: string, headers: Record<string, string> = {}): Response {
   return new Response(new Uint8Array(bytes), {
     headers: {
@@ -29,7 +29,7 @@ export const pictureHandlers = {
           onStage: (stage) => say({ event: 'stage', stage }),
           signal: request.signal,
         });
-        // The colours are read once the study is there: nobody waits for them.
+        // The colours are read in the background: the study is there already.
         if (result.kind === 'new')
           void refreshReading(result.studyId).catch((error) => console.error(error));
         say(

@@ -79,7 +79,7 @@ async function manifestOf(
       throw damaged([`the manifest can’t be read (${error.message})`]);
     },
   );
-  // Nothing else vouches for the manifest, and a changed one would accuse others.
+  // Checked first: a damaged manifest would report other files as damaged.
   if (crc32(Buffer.from(text)) !== entry.crc32)
     throw damaged(['the manifest has another checksum']);
   const parsed = manifestSchema.safeParse(jsonOf(text));

@@ -4,7 +4,7 @@ import { copyIfDue } from './copies';
 const FIRST_AFTER = 2 * 60_000;
 const EVERY = 60 * 60_000;
 
-/** What is done by itself while the server runs: copies that are due, and letting go of what lay in the bin for long. */
+/** Background jobs of the server: copies that are due, and emptying the bin of what has been in it for long. */
 export function keepHouse(): void {
   const round = () =>
     void Promise.all([copyIfDue(), emptyOld()]).catch((error: unknown) => console.error(error));

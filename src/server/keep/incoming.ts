@@ -42,7 +42,7 @@ async function lookAt(file: string, token: string): Promise<BackupLook> {
   }
 }
 
-/** Restores what is asked of a backup that was received. It stays until the next day, should more of it be wanted. */
+/** Restores the chosen parts of a backup that was received. It stays until the next day, should more of it be wanted. */
 export async function restoreReceived({ token, ...order }: RestoreOrder): Promise<Restored> {
   const there = await stat(fileOf(token)).catch(() => null);
   if (!there)

@@ -18,7 +18,7 @@ const BESIDE = ', from the backup';
 const AT_ONCE = 200;
 
 /**
- * Brings back what is asked of a backup, all or nothing. What is here already is left as it is; what differs is left
+ * Restores the chosen parts of a backup, all or nothing. What is here already is left as it is; what differs is left
  * alone or laid beside, as the order says; nothing that is here is ever overwritten. Pictures are known by content.
  */
 export async function restore(

@@ -9,7 +9,7 @@ import { contentsOf } from './library-rows';
 /** What is thrown away can be taken back for this long. */
 export const BIN_DAYS = 30;
 
-/** What lies in the bin, the last thrown away first. */
+/** The contents of the bin, the last deleted first. */
 export async function listBin(): Promise<BinnedLibrary[]> {
   const db = await database();
   const rows = await db

@@ -27,7 +27,7 @@ function partOf(facet: SwatchFacet, wheel: WheelId) {
   }
 }
 
-/** How many swatches or libraries would be found for each thing that could be asked, all else as it is asked. */
+/** How many swatches or libraries would be found for each value of each criterion, with the other criteria as they are. */
 export async function countFacets(search: LibrarySearch, wheel: WheelId): Promise<Facets> {
   const near = await nearSwatches(search);
   const isFiltered: Record<Facet, boolean> = {
@@ -39,7 +39,7 @@ export async function countFacets(search: LibrarySearch, wheel: WheelId): Promis
     tags: false,
     makers: search.maker !== null,
   };
-  // What is not asked of narrows nothing: those facets are counted in one go.
+  // Criteria that are not set filter nothing: their facets are counted in one query.
   const open = FACETS.filter((facet) => !isFiltered[facet]);
   const found = await countThese(open, search, wheel, near);
   for (const facet of FACETS)

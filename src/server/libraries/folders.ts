@@ -54,7 +54,7 @@ export async function deleteFolder(id: string): Promise<string[]> {
   });
 }
 
-/** Lays libraries into a folder, or out of any. */
+/** Moves libraries into a folder, or out of any. */
 export async function moveToFolder(ids: readonly string[], folderId: string | null): Promise<void> {
   const db = await database();
   if (folderId !== null) {

@@ -59,7 +59,7 @@ export function useGuess(key: string | null): Guessed {
   };
 }
 
-/** The guess of a place (null for none) that is asked for before its reading, if the person wants to be asked. */
+/** The guess of a place (null for none) that comes before its reading, if the person wants to guess. */
 export function useGuessing(place: Point | null): Guessed & { waits: boolean } {
   const { settings } = useSettings();
   const { set } = useDeskStore().getState();

@@ -14,7 +14,7 @@ const TOOLS: { tool: Tool; title: string; icon: typeof Brush }[] = [
   { tool: 'lasso', title: 'Lasso', icon: Lasso },
 ];
 
-/** What a hand draws parts of the picture with, if it draws. */
+/** The tool that draws parts of the picture, if one is in use. */
 export function ToolChoice() {
   const tool = useDesk((state) => state.tool);
   const { set } = useDeskStore().getState();

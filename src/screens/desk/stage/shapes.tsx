@@ -65,7 +65,7 @@ export function EdgeLines({
   });
 }
 
-/** What a hand is drawing: a band as wide as the brush, or with no width a loop. */
+/** The stroke that is being drawn: a band as wide as the brush, or a loop without a width. */
 export function Drawing({ points, width }: { points: number[]; width: number | null }) {
   if (width !== null)
     return (

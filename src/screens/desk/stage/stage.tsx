@@ -29,7 +29,7 @@ interface Props {
   /** The radius of the area under the pointer. */
   radius: number;
   onTap: (place: Point) => void;
-  /** What a hand drew with a brush or around something; without it, dragging moves the picture. */
+  /** Takes a stroke of the brush or a loop of the lasso; without it, dragging pans the picture. */
   onStroke: ((points: Point[]) => void) | null;
   /** Whether what is drawn is closed to a loop. */
   loops: boolean;
@@ -156,7 +156,7 @@ export function Stage(props: Props) {
   );
 }
 
-/** The size of an element, followed as it changes. */
+/** The size of an element, kept up to date. */
 export function useSize(element: React.RefObject<HTMLElement | null>): {
   width: number;
   height: number;

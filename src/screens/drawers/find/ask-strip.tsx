@@ -48,7 +48,7 @@ const INTENSITY_SHORT: Record<IntensityWord, string> = {
 };
 const TEMPERATURE_TITLES = { cool: 'cool', between: 'neither', warm: 'warm' };
 
-/** What can be asked of swatches: by colour, with how many answer to each. */
+/** The criteria for swatches, with how many match each. */
 export function AskStrip({ search, facets, wheel, onChange }: Props) {
   const { settings } = useSettings();
   const change = (part: Partial<LibrarySearch>) => onChange({ ...search, ...part });
@@ -244,7 +244,7 @@ function NearColour({ search, onChange }: Pick<Props, 'search' | 'onChange'>) {
   );
 }
 
-/** Tags, makers and the order: what is asked of libraries as a whole. */
+/** Tags, makers and the order: the criteria for whole libraries. */
 export function LibraryAsk({ search, facets, onChange }: Omit<Props, 'wheel'>) {
   const tags = facets.tags.filter(({ of }) => !search.tags.includes(of));
   return (

@@ -17,7 +17,7 @@ interface Props {
 
 const HIGH = 34;
 
-/** Counts as bars on a line, each a button: what is asked for is filled, the rest only drawn round. */
+/** Counts as bars on a line, each a button: chosen ones are filled, the rest outlined. */
 export function CountBars({ label, bars, onToggle }: Props) {
   const most = Math.max(1, ...bars.map(({ count }) => count));
   const isFiltered = bars.some(({ on }) => on);

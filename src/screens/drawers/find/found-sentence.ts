@@ -5,7 +5,7 @@ import { GREY, type LibrarySearch } from '@/contracts/library-search';
 import { capital, list, several } from '@/ui/words';
 import { asksSomething } from './search-address';
 
-/** What was found, in words that say what was asked. */
+/** What was found, in words that say the search. */
 export function foundSentence(
   search: LibrarySearch,
   total: number,

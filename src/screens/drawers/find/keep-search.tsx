@@ -9,7 +9,7 @@ import { Dialog } from '@/ui/dialog';
 import { TextField } from '@/ui/field';
 import { say, showError } from '@/ui/notices';
 
-/** Keeps what is asked under a name, to be asked again with one click. */
+/** Saves the search under a name, to be run again with one click. */
 export function KeepSearch({ search, onKept }: { search: LibrarySearch; onKept: () => void }) {
   const [name, setName] = useState<string | null>(null);
   const keep = async () => {

@@ -89,7 +89,7 @@ interface Near {
 
 const textsOf = (value: string | null) => (value === null ? [] : [value]);
 
-/** Whether anything is asked but where it lies and in which order. */
+/** Whether a search filters by anything but folder and order. */
 export function asksSomething(search: LibrarySearch): boolean {
   return (
     search.text.trim() !== '' ||
@@ -103,7 +103,7 @@ export function asksSomething(search: LibrarySearch): boolean {
   );
 }
 
-/** The same order and place, with nothing asked. */
+/** The same folder and order, without any other criterion. */
 export function askNothing({ folder, favourites, sort }: LibrarySearch): LibrarySearch {
   return { ...ALL_LIBRARIES, folder, favourites, sort: sort === 'nearest' ? 'changed' : sort };
 }

@@ -6,7 +6,7 @@ interface Props {
   className: string;
 }
 
-/** The words that are asked for. It stands in the top line where there is room, and on a phone above what is found. */
+/** The words to search for. It stands in the top line where there is room, and on a phone above what is found. */
 export function SearchField({ search, onChange, className }: Props) {
   return (
     <input

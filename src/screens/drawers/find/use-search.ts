@@ -15,7 +15,7 @@ export const PAGE = 40;
 const ASK_AFTER = 150;
 
 export interface Found {
-  /** What this answers, which may no longer be what is asked. */
+  /** The search that this answers, which may no longer be the current one. */
   to: LibrarySearch;
   total: number;
   /** Places not fetched yet are left open. */
@@ -27,7 +27,7 @@ export interface SearchRoom {
   setSearch: (search: LibrarySearch) => void;
   found: Found;
   facets: Facets;
-  /** Whether what is shown still answers what was asked before. */
+  /** Whether what is shown answers an earlier search. */
   asking: boolean;
   /** Says which rows are seen, so that they are fetched. */
   see: (from: number, to: number) => void;
@@ -38,7 +38,7 @@ export interface SearchRoom {
 const pageOf = (search: LibrarySearch, offset: number) =>
   queryFor(endpoints.searchLibraries, { body: { search, offset, limit: PAGE } });
 
-/** What is asked of the Drawers, what answers, and the counts beside it; the address bar holds the question. */
+/** The search of the Drawers, its results and the counts beside it; the address holds the search. */
 export function useSearch(
   opened: LibrarySearch,
   firstPage: SearchAnswer,
@@ -47,7 +47,7 @@ export function useSearch(
 ): SearchRoom {
   const client = useQueryClient();
   const [search, setSearch] = useState(opened);
-  /** What is asked of the server: the search as it is once the hand rests. */
+  /** The search that is sent: as it is once typing or dragging rests. */
   const [query, setQuery] = useState(opened);
   const { run } = useDebounced(ASK_AFTER);
   useAddress(addressOf(searchCodec(wheel), query));
@@ -68,7 +68,7 @@ export function useSearch(
     ...queryFor(endpoints.countFacets, { body: query }),
     initialData: query === opened ? firstFacets : undefined,
   });
-  // While another question is on its way, or can't be asked, what is shown answers the one before it.
+  // While another search is on its way or not valid, what is shown answers the one before it.
   const [shown, setShown] = useState({ to: opened, page: firstPage });
   if (page.data && (shown.to !== query || shown.page !== page.data))
     setShown({ to: query, page: page.data });

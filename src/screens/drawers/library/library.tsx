@@ -19,7 +19,7 @@ import { useLibraryActions } from './use-library-actions';
 
 interface Props {
   library: Library;
-  /** The swatch that the address asks for. */
+  /** The swatch that the address names. */
   opened: string | null;
 }
 

@@ -8,7 +8,7 @@ interface Props {
   onTell: (columns: CsvColumns) => void;
 }
 
-/** What the columns of a table hold: told by their first rows, and to be said otherwise. */
+/** What the columns of a table hold: guessed from their first rows, and to be corrected by the person. */
 export function ColumnsForm({ table: { header, rows, columns }, onTell }: Props) {
   const width = Math.max(header.length, ...rows.map((row) => row.length));
   const partAt = (at: number) => CSV_PARTS.find((part) => columns[part] === at) ?? '';

@@ -9,7 +9,7 @@ import { useDrawn } from '../../use-answer';
 import { placeOf } from '../../view';
 import { coloursView } from './colours-view';
 
-/** The map of temperature, and the place that the three questions are asked of. */
+/** The map of temperature, and the place that the three questions are about. */
 export function useColoursOverlay(): StepOverlay {
   const [{ tab, warmthMap, place }, look] = useStepView(coloursView);
   const { framedArea, originalArea } = usePicture();

@@ -1,13 +1,13 @@
 import { addressCodec, flag, oneOf } from '@/ui/address';
 import { placeField, type Point, type StepView } from '../../view';
 
-/** What the step is asked. */
+/** The tabs of the step. */
 export const COLOUR_TABS = ['hues', 'warmth', 'chroma', 'harmony', 'reads-as'] as const;
 export type ColourTab = (typeof COLOUR_TABS)[number];
 
 interface ColoursView {
   tab: ColourTab;
-  /** A place of the original that the three questions are asked of. */
+  /** The place of the original that the three questions are about. */
   place: Point | null;
   /** Whether the map of temperature lies over the picture. */
   warmthMap: boolean;

@@ -95,7 +95,7 @@ export function PlaceQuestions() {
   );
 }
 
-/** The switch that asks for a guess before a reading. */
+/** The switch for guessing before a reading. */
 function AskFirst({ onTurn }: { onTurn: () => void }) {
   const { settings, change } = useSettings();
   return (

@@ -23,7 +23,7 @@ interface Props {
   onClose: () => void;
 }
 
-/** A hidden colour asked before it is told: its place is marked, and the guess is scored and kept. */
+/** A hidden colour to guess before it is named: its place is marked, and the guess is scored and kept. */
 export function EyeTest({ colour, index, onNext, onClose }: Props) {
   const { lookIn, set } = useDeskStore().getState();
   const { settings } = useSettings();

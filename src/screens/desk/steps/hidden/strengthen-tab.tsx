@@ -66,7 +66,7 @@ export function StrengthenTab() {
 function Guards() {
   const settings = usePushSettings();
   const sliding = useDesk((state) => state.sliding);
-  // While a hand moves, only the picture follows: what is said here stays as it was, and where it was.
+  // During a drag only the picture follows: the sentences here change when it rests, so that nothing moves.
   const [rested, setRested] = useState(settings);
   if (!sliding && rested !== settings) setRested(settings);
   const { value: reading, stale } = useAnswer<'guards'>({ kind: 'guards', settings: rested });

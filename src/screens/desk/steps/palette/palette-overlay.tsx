@@ -100,7 +100,7 @@ function useSwatchMarks(): readonly Mark[] {
   );
 }
 
-/** Takes what a hand drew as the loop that extraction looks within. */
+/** Takes a drawn loop as the area that extraction looks within. */
 function useTakeRegion(): (points: Point[]) => void {
   const store = useDeskStore();
   const { originalArea } = usePicture();

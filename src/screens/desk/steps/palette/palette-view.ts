@@ -14,7 +14,7 @@ interface PaletteView {
   tab: PaletteTab;
   build: Build;
   testLens: (typeof TEST_LENSES)[number];
-  /** The swatches of a limited palette whose reach is asked. */
+  /** The swatches of a limited palette whose reach is shown. */
   limited: readonly string[];
 }
 

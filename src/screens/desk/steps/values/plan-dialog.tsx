@@ -47,7 +47,7 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
       scale: settings.scale,
     },
   });
-  // What was asked for before is still shown, but not taken away under the new name.
+  // The earlier plan is still shown, but is not offered under the new name.
   const made = stale ? null : plan;
   return (
     <Dialog

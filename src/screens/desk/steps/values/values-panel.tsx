@@ -24,7 +24,7 @@ const TABS: Record<ValueTab, () => React.ReactNode> = {
   greys: GreysTab,
 };
 
-/** The picture in values alone, asked five things. */
+/** The picture in values alone, under five tabs. */
 export function ValuesPanel() {
   const [{ tab }, look] = useStepView(valuesView);
   const { set } = useDeskStore().getState();

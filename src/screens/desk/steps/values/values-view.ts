@@ -2,7 +2,7 @@ import { ZONE_LOOKS } from '@/contracts/study';
 import { addressCodec, anyOf, oneOf } from '@/ui/address';
 import { placesField, type Point, type StepView } from '../../view';
 
-/** What the step is asked. */
+/** The tabs of the step. */
 export const VALUE_TABS = ['zones', 'light', 'separation', 'focus', 'greys'] as const;
 export type ValueTab = (typeof VALUE_TABS)[number];
 
