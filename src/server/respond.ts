@@ -1,6 +1,7 @@
 import contentDisposition from 'content-disposition';
 import { FILE_NAME_HEADER, type ErrorBody } from '@/contracts/errors';
-import { errorBodyOf, ServiceError } from './errors';
+import { requireOwnSite } from './access';
+import { errorBodyOf } from './errors';
 
 type Handler = (request: Request) => Promise<Response>;
 
@@ -8,7 +9,7 @@ type Handler = (request: Request) => Promise<Response>;
 export function answering(handler: Handler): Handler {
   return async (request) => {
     try {
-      refuseStrangers(request);
+      requireOwnSite(request.headers);
       return await handler(request);
     } catch (error) {
       const body = errorBodyOf(error);
@@ -85,16 +86,4 @@ export async function readBody(
     parts.push(part);
   }
   return Buffer.concat(parts);
-}
-
-/** Pages of other sites may not change anything here, even from the same machine's browser. */
-function refuseStrangers(request: Request): void {
-  const origin = request.headers.get('origin');
-  if (request.method === 'GET' || !origin) return;
-  if (origin === 'null' || new URL(origin).host !== request.headers.get('host'))
-    throw new ServiceError(
-      'stranger',
-      'Another site tried to change something here. Nothing was changed.',
-      403,
-    );
 }

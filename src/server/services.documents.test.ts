@@ -109,7 +109,7 @@ describe('studies and libraries over the endpoints', () => {
     const response = await answer(
       new Request(`http://127.0.0.1:3000/api/${path}`, {
         method,
-        headers: { 'content-type': 'application/json' },
+        headers: { 'content-type': 'application/json', host: '127.0.0.1:3000' },
         body: body === undefined ? undefined : JSON.stringify(body),
       }),
     );

@@ -1,61 +1,107 @@
-import { createHash } from 'node:crypto';
-import { rm } from 'node:fs/promises';
-import { connect, createServer, type Server } from 'node:net';
-import { tmpdir } from 'node:os';
+import { randomUUID } from 'node:crypto';
+import { link, mkdir, readdir, readFile, realpath, rm, stat, writeFile } from 'node:fs/promises';
 import path from 'node:path';
+import { z } from 'zod';
+import { isRunning, ownIdentity } from './process-identity';
 
 export interface FolderLock {
   release: () => Promise<void>;
 }
 
+const NAME = /^prism-lock\.(\d+)$/;
+
+const holderSchema = z.object({
+  pid: z.number().int(),
+  started: z.string().nullable(),
+  boot: z.string(),
+  /** The inode of the folder: a copy of it has another. */
+  folder: z.string(),
+  released: z.boolean(),
+});
+type Holder = z.infer<typeof holderSchema>;
+
 /**
  * Holds a data folder for this process alone. PGlite has no lock of its own, and two processes on
- * one folder lose rows that were acknowledged. The lock is a listening socket, so it dies with its
- * owner however that ends; a socket file nobody answers on is stale and taken over.
+ * one folder lose rows that were acknowledged.
+ *
+ * The lock is a file inside the folder, by its real path, that names its holder. Locks are numbered and the highest
+ * one counts. One whose holder has released it or no longer runs is not removed but outnumbered: the next number is
+ * created exclusively, so that of any number of processes one wins, and the highest is never taken away.
  * Throws an Error with a sentence for the person when another process holds the folder.
  */
 export async function lockFolder(folder: string): Promise<FolderLock> {
-  const address = socketAddress(folder);
-  for (let attempt = 0; attempt < 3; attempt++) {
-    const server = await listen(address);
-    if (server) {
-      server.unref();
-      return { release: () => new Promise((resolve) => server.close(() => resolve())) };
+  await mkdir(folder, { recursive: true });
+  const real = await realpath(folder);
+  const own: Holder = { ...ownIdentity(), folder: await idOf(real), released: false };
+  const highest = Math.max(0, ...(await lockNumbers(real)));
+  const holder = highest === 0 ? null : await holderOf(lockPath(real, highest));
+  if (!holder || !isHeld(holder, own.folder)) {
+    const number = highest + 1;
+    if (await createLock(real, number, own)) {
+      const numbers = await lockNumbers(real);
+      // Who was slow may have taken a number that others have passed and cleared away.
+      if (Math.max(...numbers) === number) {
+        await Promise.all(
+          numbers.filter((n) => n < number).map((n) => rm(lockPath(real, n), { force: true })),
+        );
+        return { release: () => release(lockPath(real, number), own) };
+      }
+      await rm(lockPath(real, number), { force: true });
     }
-    if (await answers(address)) break;
-    await rm(address, { force: true });
   }
   throw new Error(
     `Another Bold Prism is already using ${folder}. Close that one first, or give this one a folder of its own with PRISM_DATA.`,
   );
 }
 
-/** Socket paths are short by law of the system (about 100 bytes), so a deep folder is known by its hash. */
-function socketAddress(folder: string): string {
-  const id = createHash('sha256').update(path.resolve(folder)).digest('hex').slice(0, 20);
-  return process.platform === 'win32'
-    ? `\\\\.\\pipe\\bold-prism-${id}`
-    : path.join(tmpdir(), `bold-prism-${id}.sock`);
+const lockPath = (folder: string, number: number) => path.join(folder, `prism-lock.${number}`);
+
+async function lockNumbers(folder: string): Promise<number[]> {
+  const names = await readdir(folder);
+  return names.flatMap((name) => NAME.exec(name)?.[1] ?? []).map(Number);
 }
 
-/** A listening server, or null when the address is taken. */
-function listen(address: string): Promise<Server | null> {
-  return new Promise((resolve, reject) => {
-    const server = createServer((socket) => socket.end());
-    server.once('error', (error: NodeJS.ErrnoException) =>
-      error.code === 'EADDRINUSE' ? resolve(null) : reject(error),
+async function idOf(folder: string): Promise<string> {
+  const { dev, ino } = await stat(folder, { bigint: true });
+  return `${dev}:${ino}`;
+}
+
+function isHeld(holder: Holder, folder: string): boolean {
+  return !holder.released && holder.folder === folder && isRunning(holder);
+}
+
+/** Null for what nobody can hold: a file that is damaged, or that was just outnumbered. */
+async function holderOf(file: string): Promise<Holder | null> {
+  try {
+    return holderSchema.parse(JSON.parse(await readFile(file, 'utf8')));
+  } catch {
+    return null;
+  }
+}
+
+/** Creates a lock with all that it says at once; false where that number is taken. */
+async function createLock(folder: string, number: number, holder: Holder): Promise<boolean> {
+  const draft = path.join(folder, `prism-lock-${randomUUID()}`);
+  await writeFile(draft, JSON.stringify(holder));
+  try {
+    await link(draft, lockPath(folder, number));
+    return true;
+  } catch (error) {
+    const { code } = error as NodeJS.ErrnoException;
+    if (code === 'EEXIST') return false;
+    throw new Error(
+      `The folder ${folder} can’t be locked (${code}): its file system has no hard links. Give Bold Prism a folder on another disk with PRISM_DATA.`,
     );
-    server.listen(address, () => resolve(server));
-  });
+  } finally {
+    await rm(draft, { force: true });
+  }
 }
 
-function answers(address: string): Promise<boolean> {
-  return new Promise((resolve) => {
-    const socket = connect(address);
-    socket.once('connect', () => {
-      socket.destroy();
-      resolve(true);
-    });
-    socket.once('error', () => resolve(false));
-  });
+/** Says in the lock that it is free. A folder that was taken away meanwhile needs no word. */
+async function release(file: string, holder: Holder): Promise<void> {
+  await writeFile(file, JSON.stringify({ ...holder, released: true })).catch(
+    (error: NodeJS.ErrnoException) => {
+      if (error.code !== 'ENOENT') throw error;
+    },
+  );
 }

@@ -31,10 +31,10 @@ function pathFor({ path, params = {} }: Endpoint): string {
   return path.replace(/:(\w+)/g, (_, name: string) => (name in params ? examples[name] : ID));
 }
 
-const ask = (method: string, path: string, body?: unknown) =>
+const ask = (method: string, path: string, body?: unknown, headers: Record<string, string> = {}) =>
   new Request(ORIGIN + path, {
     method,
-    headers: { 'content-type': 'application/json' },
+    headers: { 'content-type': 'application/json', host: '127.0.0.1:3000', ...headers },
     body: body === undefined ? undefined : JSON.stringify(body),
   });
 const codeOf = async (response: Response) => (await response.json()).error.code as string;
@@ -104,12 +104,41 @@ describe('the server’s one route', () => {
   it('refuses a body that is no JSON, or not as agreed', async () => {
     const { calls, answer } = recording();
     const path = `/api/libraries/${ID}/favourite`;
-    const broken = new Request(ORIGIN + path, { method: 'PUT', body: '{"favourite"' });
+    const broken = new Request(ask('PUT', path), { body: '{"favourite"' });
     expect(await codeOf(await answer(broken))).toBe('not-json');
     const wrong = await answer(ask('PUT', path, { favourite: 'yes' }));
     expect((await wrong.json()).error.message).toMatch(/^favourite: /);
     expect(calls).toEqual([]);
   });
+
+  it.each([
+    ['another name', { host: 'evil.example:3000' }, 421],
+    ['no name', { host: '' }, 421],
+    ['a name with an address in it', { host: '127.0.0.1.evil.example' }, 421],
+    ['a page of another site', { 'sec-fetch-site': 'cross-site' }, 403],
+    ['a page of another port', { 'sec-fetch-site': 'same-site' }, 403],
+    ['another origin', { origin: 'http://evil.example' }, 403],
+    ['no origin that can be read', { origin: 'null' }, 403],
+    ['a broken origin', { origin: 'http://[' }, 403],
+  ])('hands nothing out and changes nothing under %s', async (_, headers, status) => {
+    const { calls, answer } = recording();
+    for (const [method, path] of [
+      ['GET', '/api/keep/backup'],
+      ['GET', `/api/thumbnails/${ID}`],
+      ['DELETE', `/api/studies/${ID}`],
+    ])
+      expect((await answer(ask(method, path, undefined, headers))).status).toBe(status);
+    expect(calls).toEqual([]);
+  });
+
+  it.each(['localhost:3000', '[::1]:3000', '192.168.7.20', '127.0.0.1:3000'])(
+    'answers under %s',
+    async (host) => {
+      const { answer } = recording();
+      const own = { host, origin: `http://${host}`, 'sec-fetch-site': 'same-origin' };
+      expect((await answer(ask('GET', '/api/studies', undefined, own))).status).toBe(200);
+    },
+  );
 
   it('tells nothing of the inside of what was not foreseen', async () => {
     const log = jest.spyOn(console, 'error').mockImplementation(() => undefined);

@@ -1,0 +1,39 @@
+import { NextResponse, type NextRequest } from 'next/server';
+import { isOwnHost } from './server/access';
+
+/**
+ * What pages may load: their own scripts by a nonce, and nothing of another site. Styles can't all carry a nonce:
+ * the libraries of dialogs and notices write style elements and attributes while they run.
+ */
+function policyFor(nonce: string): string {
+  const isDevelopment = process.env.NODE_ENV === 'development';
+  return [
+    "default-src 'none'",
+    `script-src 'self' 'nonce-${nonce}'${isDevelopment ? " 'unsafe-eval'" : ''}`,
+    "style-src 'self' 'unsafe-inline'",
+    "img-src 'self' blob: data:",
+    "font-src 'self'",
+    "connect-src 'self' blob:",
+    "worker-src 'self'",
+    "frame-src 'self'",
+    "base-uri 'none'",
+    "form-action 'self'",
+    "frame-ancestors 'none'",
+  ].join('; ');
+}
+
+/** Comes before every page and file; the API's requests are checked where they are answered. */
+export function proxy(request: NextRequest): NextResponse {
+  if (!isOwnHost(request.headers.get('host')))
+    return new NextResponse('This server is not known under that name.', { status: 421 });
+  const policy = policyFor(btoa(crypto.randomUUID()));
+  const headers = new Headers(request.headers);
+  // Next.js reads the nonce for its own scripts from here.
+  headers.set('content-security-policy', policy);
+  const response = NextResponse.next({ request: { headers } });
+  response.headers.set('content-security-policy', policy);
+  return response;
+}
+
+// A body that passes through here is cut at 10 MB; uploads go to the API.
+export const config = { matcher: '/((?!api/).*)' };
