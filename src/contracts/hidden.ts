@@ -3,9 +3,10 @@ import { CASTS, type Push } from '@/core/amplify/push';
 import { WHEEL_IDS } from '@/core/colour/wheel';
 import { asOne, asStrokes, byId } from './documents/merge-policy';
 import { strokeSchema } from './strokes';
+import { text } from './text';
 
 const fraction = z.number().min(0).max(1);
-const idSchema = z.string().min(1).max(40);
+const idSchema = text().min(1).max(40);
 export const MAX_LOOKS = 24;
 export const MAX_PROTECTED_PARTS = 100;
 
@@ -34,7 +35,7 @@ export const keptFamiliesSchema = z.object({
 /** A push under a name, to come back to. */
 export const lookSchema = z.object({
   id: idSchema,
-  name: z.string().trim().min(1).max(80),
+  name: text().trim().min(1).max(80),
   push: asOne(pushSchema),
 });
 export type Look = z.infer<typeof lookSchema>;

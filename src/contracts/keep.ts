@@ -68,5 +68,7 @@ export const checkSchema = z.object({
   studies: count,
   libraries: count,
   problems: z.array(z.string()),
+  /** What was out of step and has been put right. */
+  mended: z.array(z.string()),
 });
 export type StoreCheck = z.infer<typeof checkSchema>;

@@ -3,6 +3,7 @@ import { INTENSITY_WORDS } from '@/core/colour/intensity';
 import { TEMPERATURE_WORDS } from '@/core/colour/temperature';
 import { oklabSchema } from './colour';
 import { libraryCardSchema } from './library';
+import { text } from './text';
 
 /** The greatest CIEDE2000 distance that can be asked for: beyond it "near" means nothing. */
 export const MAX_NEAR = 15;
@@ -17,7 +18,7 @@ export type LibrarySort = (typeof LIBRARY_SORTS)[number];
 
 /** A search over all libraries and swatches; one swatch has to match all of its criteria. */
 export const librarySearchSchema = z.object({
-  text: z.string().max(200).default(''),
+  text: text().max(200).default(''),
   near: z
     .object({ colour: oklabSchema, within: z.number().min(0.5).max(MAX_NEAR) })
     .nullable()
@@ -35,8 +36,8 @@ export const librarySearchSchema = z.object({
     .nullable()
     .default(null),
   temperature: z.enum(TEMPERATURE_WORDS).nullable().default(null),
-  tags: z.array(z.string().max(60)).max(20).default([]),
-  maker: z.string().max(200).nullable().default(null),
+  tags: z.array(text().max(60)).max(20).default([]),
+  maker: text().max(200).nullable().default(null),
   folder: z
     .union([z.uuid(), z.literal(LOOSE)])
     .nullable()
@@ -97,7 +98,7 @@ export type SearchAnswer = z.infer<typeof searchAnswerSchema>;
 
 export const folderSchema = z.object({ id: z.string(), name: z.string(), count: z.number().int() });
 export type Folder = z.infer<typeof folderSchema>;
-export const folderNameSchema = z.string().trim().min(1, 'A folder needs a name.').max(100);
+export const folderNameSchema = text().trim().min(1, 'A folder needs a name.').max(100);
 
 export const savedSearchSchema = z.object({
   id: z.string(),

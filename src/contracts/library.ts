@@ -5,22 +5,23 @@ import { oklabSchema } from './colour';
 import { asOne, byId } from './documents/merge-policy';
 import { readDocument, type VersionedDocument } from './documents/versioned';
 import { LIBRARY_VERSION, libraryUpgrades } from './documents/library-upgrades';
+import { text } from './text';
 
 /** Loosely bounded: a place may come from a file, and be of a picture that is not here. */
 export const provenanceSchema = z.object({
-  studyId: z.string().nullable(),
-  studyTitle: z.string().max(200),
-  pictureHash: z.string().nullable(),
+  studyId: text().nullable(),
+  studyTitle: text().max(200),
+  pictureHash: text().nullable(),
   x: z.number(),
   y: z.number(),
   radius: z.number().min(0),
 });
 
 export const swatchSchema = z.object({
-  id: z.string().min(1).max(40),
-  name: z.string().trim().min(1, 'A swatch needs a name.').max(200),
-  otherNames: asOne(z.array(z.string().trim().min(1).max(200)).max(20)),
-  note: z.string().max(4000),
+  id: text().min(1).max(40),
+  name: text().trim().min(1, 'A swatch needs a name.').max(200),
+  otherNames: asOne(z.array(text().trim().min(1).max(200)).max(20)),
+  note: text().max(4000),
   role: z.enum(ROLES).nullable(),
   colour: asOne(oklabSchema),
   share: z.number().min(0).max(1).nullable(),
@@ -30,16 +31,23 @@ export type Swatch = z.infer<typeof swatchSchema>;
 
 export const tagsSchema = asOne(
   z
-    .array(z.string().trim().min(1).max(60))
+    .array(text().trim().min(1).max(60))
     .max(100)
     .transform((tags) => [...new Set(tags)]),
 );
 
 export const libraryContentSchema = z.object({
-  name: z.string().trim().min(1, 'A library needs a name.').max(200),
-  note: z.string().max(4000),
+  name: text().trim().min(1, 'A library needs a name.').max(200),
+  note: text().max(4000),
   tags: tagsSchema,
-  swatches: byId(z.array(swatchSchema).max(MAX_LIBRARY_SWATCHES)),
+  swatches: byId(
+    z
+      .array(swatchSchema)
+      .max(MAX_LIBRARY_SWATCHES)
+      .refine((swatches) => new Set(swatches.map(({ id }) => id)).size === swatches.length, {
+        message: 'two swatches have the same id',
+      }),
+  ),
 });
 export type LibraryContent = z.infer<typeof libraryContentSchema>;
 
@@ -79,7 +87,11 @@ export const createLibrarySchema = libraryContentSchema.extend({
 });
 export type NewLibrary = z.infer<typeof createLibrarySchema>;
 export const saveLibrarySchema = z.object({
-  basedOn: z.number().int().min(1),
+  basedOn: z
+    .number()
+    .int()
+    .min(1)
+    .max(2 ** 31 - 1),
   content: libraryContentSchema,
 });
 export const savedLibrarySchema = z.object({ id: z.string(), revision: z.number().int() });

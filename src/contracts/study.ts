@@ -13,6 +13,7 @@ import { readDocument, type VersionedDocument } from './documents/versioned';
 import { STUDY_VERSION, studyUpgrades } from './documents/study-upgrades';
 import { hiddenSchema, DEFAULT_HIDDEN } from './hidden';
 import { MAX_POINTS, strokeSchema } from './strokes';
+import { text } from './text';
 
 export const AIMS = [
   'values',
@@ -28,6 +29,8 @@ export const RANGES = ['short', 'medium', 'full'] as const;
 /** How zones are drawn over the picture. */
 export const ZONE_LOOKS = ['greys', 'colours', 'outlines'] as const;
 export const MAX_AIMS = 2;
+/** The largest integer that the store holds. */
+export const MAX_REVISION = 2 ** 31 - 1;
 export const MAX_TRAY = 64;
 
 const fraction = z.number().min(0).max(1);
@@ -50,7 +53,7 @@ export const framingSchema = z.object({
 /** Something that ought to be grey: where, and the colour it has in the uncorrected picture. */
 export const neutralPointSchema = areaSchema.extend({ cast: oklabSchema });
 
-const idSchema = z.string().min(1).max(40);
+const idSchema = text().min(1).max(40);
 const munsell = z.number().min(0).max(10);
 
 /** What a swatch follows while it is linked: a tone of a set, or another swatch by a rule. */
@@ -69,8 +72,8 @@ export type Follows = z.infer<typeof followsSchema>;
 
 const leafSwatchSchema = z.object({
   id: idSchema,
-  name: z.string().trim().min(1).max(200),
-  note: z.string().max(4000),
+  name: text().trim().min(1).max(200),
+  note: text().max(4000),
   colour: asOne(oklabSchema),
   /** Share of the picture nearest to it. */
   share: derived(fraction.nullable()),
@@ -163,12 +166,12 @@ export const valueSettingsSchema = z
  */
 export const studyDocumentSchema = z.object({
   version: z.literal(STUDY_VERSION),
-  title: z.string().trim().min(1).max(200),
-  maker: z.string().max(200),
-  source: z.string().max(1000),
-  rights: z.string().max(1000),
+  title: text().trim().min(1).max(200),
+  maker: text().max(200),
+  source: text().max(1000),
+  rights: text().max(1000),
   kind: z.enum(KINDS).nullable(),
-  aims: asOne(z.array(z.string().trim().min(1).max(120)).max(MAX_AIMS)),
+  aims: asOne(z.array(text().trim().min(1).max(120)).max(MAX_AIMS)),
   /** A crop is meant after turning: half of one framing and half of another is neither. */
   framing: asOne(framingSchema),
   neutral: asOne(neutralPointSchema.nullable()),
@@ -298,11 +301,11 @@ export const studyCardSchema = z.object({
 export type StudyCard = z.infer<typeof studyCardSchema>;
 
 export const saveStudySchema = z.object({
-  basedOn: z.number().int().min(1),
+  basedOn: z.number().int().min(1).max(MAX_REVISION),
   document: studyDocumentSchema,
 });
 export const renameSchema = z.object({
-  title: z.string().trim().min(1, 'A study needs a title.').max(200),
+  title: text().trim().min(1, 'A study needs a title.').max(200),
 });
 export const createStudySchema = z.object({ pictureId: z.string().uuid() });
 

@@ -28,6 +28,34 @@ export function notFound(what: string): ServiceError {
   );
 }
 
+/** What PostgreSQL's error codes mean to the person. */
+const STORE_REFUSALS: Readonly<Record<string, ErrorBody>> = {
+  '23503': {
+    code: 'gone',
+    message: 'Something that this belongs to is no longer here. Nothing was changed.',
+    status: 409,
+  },
+  '23505': {
+    code: 'double',
+    message: 'This is here already. Nothing was changed.',
+    status: 409,
+  },
+};
+
+/** Values that no column holds: out of range, not of its type, or not text (classes 22 and 54). */
+const OUT_OF_BOUNDS: ErrorBody = {
+  code: 'not-as-agreed',
+  message: 'Something that was sent is out of bounds. Nothing was changed.',
+  status: 400,
+};
+
+function storeRefusal(error: unknown): ErrorBody | null {
+  const { code, cause } = (error ?? {}) as { code?: unknown; cause?: unknown };
+  if (typeof code === 'string' && /^[0-9A-Z]{5}$/.test(code))
+    return STORE_REFUSALS[code] ?? (/^(?:22|54)/.test(code) ? OUT_OF_BOUNDS : null);
+  return cause ? storeRefusal(cause) : null;
+}
+
 /** The body of the answer to any thrown value; an unforeseen error is logged, and answered without its message. */
 export function errorBodyOf(error: unknown): ErrorBody & { detail?: unknown } {
   if (error instanceof ServiceError)
@@ -41,6 +69,8 @@ export function errorBodyOf(error: unknown): ErrorBody & { detail?: unknown } {
       status: 400,
     };
   }
+  const refused = storeRefusal(error);
+  if (refused) return refused;
   // By name: a body is parsed in another realm under some runtimes.
   if ((error as { name?: unknown } | null)?.name === 'SyntaxError')
     return { code: 'not-json', message: 'What was sent is not JSON.', status: 400 };

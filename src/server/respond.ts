@@ -1,4 +1,5 @@
 import contentDisposition from 'content-disposition';
+import { safeFileName } from '@/core/file-name';
 import { FILE_NAME_HEADER, type ErrorBody } from '@/contracts/errors';
 import { requireOwnSite } from './access';
 import { errorBodyOf } from './errors';
@@ -56,7 +57,7 @@ export function inLines<E>(
 
 /** A file name for a download, in any script (RFC 6266). */
 export function attachment(fileName: string): string {
-  return contentDisposition(fileName.replace(/[/\\]/g, '_'));
+  return contentDisposition(safeFileName(fileName, 'file'));
 }
 
 /** A file to be kept, never shown by the browser as something of ours. */

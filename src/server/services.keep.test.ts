@@ -6,7 +6,7 @@ import { eq, sql } from 'drizzle-orm';
 import { fromBuffer } from 'yauzl';
 import { DEFAULT_SETTINGS } from '@/contracts/settings';
 import { database } from './db/client';
-import { library } from './db/library-schema';
+import { library, swatch } from './db/library-schema';
 import { picture, pictureBytes, study } from './db/schema';
 import { openArchive } from './keep/archive';
 import { allRows, backup } from './keep/backup';
@@ -290,6 +290,22 @@ describe('the check of the store', () => {
     ]);
     expect(await allRows()).toEqual(rows);
   });
+});
+
+it('puts right what libraries are found by, where it is out of step', async () => {
+  const db = await database();
+  const [{ id, name }] = await db.select().from(library).where(eq(library.id, libraryIds[0]));
+  await db.update(library).set({ maker: 'somebody else' }).where(eq(library.id, id));
+  await db
+    .update(swatch)
+    .set({ words: ['other'] })
+    .where(eq(swatch.libraryId, libraryIds[2]));
+  const first = await checkStore();
+  expect(first.mended).toHaveLength(2);
+  expect(first.mended.join()).toContain(name);
+  const [after] = await db.select().from(library).where(eq(library.id, id));
+  expect(after.maker).not.toBe('somebody else');
+  expect((await checkStore()).mended).toEqual([]);
 });
 
 it('knows the key of every table', async () => {

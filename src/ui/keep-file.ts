@@ -1,3 +1,5 @@
+import { fileNameFrom } from '@/core/file-name';
+
 /** Hands a file to the person, as a download. */
 export function keepFile(blob: Blob, name: string): void {
   const link = document.createElement('a');
@@ -10,12 +12,7 @@ export function keepFile(blob: Blob, name: string): void {
 
 /** "Ticket hall, 4 values.png": without what file systems refuse. */
 export function fileName(title: string, about: string, ending: string): string {
-  const safe = title
-    .replace(/[\\/:*?"<>|\u0000-\u001f]/g, ' ')
-    .replace(/\s+/g, ' ')
-    .trim()
-    .slice(0, 80);
-  return `${safe || 'study'}, ${about}.${ending}`;
+  return fileNameFrom(title, `, ${about}.${ending}`, 'study');
 }
 
 /** Lets the browser fetch a file of ours and keep it, under the name that the answer gives. */

@@ -42,14 +42,16 @@ import {
   studyCardSchema,
   studyDocumentSchema,
   studySchema,
+  MAX_REVISION,
 } from '../study';
 import { studyRevisionSchema } from '../study-history';
 import { readFileSchema } from '../library-files';
 import { created, del, empty, file, get, json, lines, patch, post, put } from './endpoint';
+import { text } from '../text';
 
 const made = z.object({ id: z.string() });
 const paperQuery = z.object({ paper: paperSchema.default('a4') });
-const revision = z.coerce.number().int();
+const revision = z.coerce.number().int().min(1).max(MAX_REVISION);
 const revisionAnswer = z.object({ revision: z.number().int(), updatedAt: z.string() });
 
 const studies = {
@@ -139,7 +141,7 @@ const drawers = {
   listSearches: get('/api/drawers/searches', json(z.array(savedSearchSchema))),
   keepSearch: post('/api/drawers/searches', created(made), {
     body: z.object({
-      name: z.string().trim().min(1, 'A search needs a name.').max(100),
+      name: text().trim().min(1, 'A search needs a name.').max(100),
       search: librarySearchSchema,
       id: z.uuid().optional(),
     }),

@@ -9,12 +9,8 @@ import {
 } from './library-file';
 import { slugs } from './slugs';
 
-/**
- * `--name: colour;`, and perhaps a comment behind it that holds the name as it was. Lengths are bounded, so that no
- * text takes longer than its length.
- */
-const PROPERTY =
-  /--([^\s:;{}]{1,300})\s{0,20}:\s{0,20}([^;{}]{0,300})(?:;|(?=\}))(?:[ \t]{0,20}\/\*([^\n]{0,4000}?)\*\/)?/g;
+const MAX_NAME = 300;
+const MAX_COMMENT = 4000;
 const TITLE = /^\s*\/\*([^\n]*?)\*\//;
 
 /**
@@ -40,7 +36,7 @@ export const cssProperties: LibraryFormat = {
   read: (text) => {
     const title = TITLE.exec(text);
     const swatches: FileSwatch[] = [];
-    for (const [, property, value, comment] of text.matchAll(PROPERTY)) {
+    for (const { property, value, comment } of propertiesIn(text)) {
       const [found] = coloursIn(value);
       if (!found) continue;
       if (swatches.length === MAX_LIBRARY_SWATCHES)
@@ -54,9 +50,61 @@ export const cssProperties: LibraryFormat = {
   },
 };
 
-/** A name as a JSON string that can't end its comment. */
+interface Property {
+  property: string;
+  value: string;
+  /** Right behind it on its line, without its signs. */
+  comment?: string;
+}
+
+/**
+ * The custom properties of a style sheet: `--name: value;`, and perhaps a comment that holds the name as it was.
+ * Reads each character once: what turns out to be no property is not gone back to.
+ */
+function* propertiesIn(text: string): Generator<Property> {
+  let at = text.indexOf('--');
+  while (at >= 0) {
+    const nameEnd = endOf(text, at + 2, NAME_ENDS);
+    const colon = endOf(text, nameEnd, NO_SPACE);
+    let next = Math.max(nameEnd, at + 2);
+    if (text[colon] === ':' && nameEnd - at <= MAX_NAME + 2) {
+      const valueEnd = endOf(text, colon + 1, VALUE_ENDS);
+      next = valueEnd;
+      const end = text[valueEnd];
+      if (end === ';' || end === '}') {
+        const property = text.slice(at + 2, nameEnd);
+        const value = text.slice(colon + 1, Math.min(valueEnd, colon + MAX_NAME)).trim();
+        yield { property, value, comment: end === ';' ? commentAt(text, valueEnd + 1) : undefined };
+      }
+    }
+    at = text.indexOf('--', next);
+  }
+}
+
+const NAME_ENDS = /[\s:;{}]/g;
+const NO_SPACE = /\S/g;
+const VALUE_ENDS = /[;{}]/g;
+
+/** The place of the first of some characters from `from` on; the text's end where none follows. */
+function endOf(text: string, from: number, characters: RegExp): number {
+  characters.lastIndex = from;
+  return characters.exec(text)?.index ?? text.length;
+}
+
+function commentAt(text: string, from: number): string | undefined {
+  const line = text
+    .slice(from, from + MAX_COMMENT)
+    .split('\n', 1)[0]
+    .trimStart();
+  const end = line.indexOf('*/', 2);
+  return line.startsWith('/*') && end > 0 ? line.slice(2, end) : undefined;
+}
+
+/** A name as a JSON string that can end neither its comment nor a style element around it. */
 function quoted(name: string): string {
-  return JSON.stringify(name).replaceAll('*/', String.raw`*\/`);
+  return JSON.stringify(name)
+    .replaceAll('*/', String.raw`*\/`)
+    .replaceAll('<', String.raw`\u003c`);
 }
 
 /** The JSON string that a comment begins with; none where there is none. */

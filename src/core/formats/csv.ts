@@ -1,3 +1,4 @@
+import { cutText } from '../text';
 import Papa from 'papaparse';
 import { hexFromOklab } from '../colour/hex';
 import { ROLES } from '../palette/proportion';
@@ -33,8 +34,9 @@ const HEADER = [
 ];
 /** Between several names in one cell; a name that holds it itself is doubled. */
 const BETWEEN = ';';
+const MAX_COLUMNS = 1000;
 /** What spreadsheets would take for a formula, and the sign that keeps them from it. */
-const FORMULA = /^['=+\-@\t\r]/;
+const FORMULA = /^[\t\r\n]|^\s*['=+\-@\uff1d\uff0b\uff0d\uff20]/;
 
 /** A CSV text as its cells, and which column holds what as far as that can be told. */
 export interface CsvTable {
@@ -98,6 +100,8 @@ export function readTable(text: string): CsvTable {
   const lines: number[] = [];
   let line = 1;
   for (const row of data) {
+    if (row.length > MAX_COLUMNS)
+      throw new FormatError(line, `there are more than ${MAX_COLUMNS} columns.`);
     if (row.some((cell) => cell.trim() !== '')) {
       rows.push(row);
       lines.push(line);
@@ -143,7 +147,7 @@ export function readRows({ header, rows, lines }: CsvTable, columns: CsvColumns)
     return {
       ...bareSwatch(plain(columns.name), colour),
       otherNames: parted(plain(columns['other names'])),
-      note: plain(columns.note).slice(0, 4000),
+      note: cutText(plain(columns.note), 4000),
       role: ROLES.find((one) => one === role) ?? null,
       share: shareOf(cell(columns.share)),
     };
@@ -170,7 +174,7 @@ function parted(cell: string): string[] {
     else names.push('');
   }
   return names
-    .map((name) => name.trim().slice(0, 200))
+    .map((name) => cutText(name.trim(), 200))
     .filter(Boolean)
     .slice(0, 20);
 }

@@ -1,3 +1,4 @@
+import { cutText } from '../text';
 import { z } from 'zod';
 import { hexFromOklab, oklabFromHex } from '../colour/hex';
 import { oklabFromOklch, oklabFromRgb, type Oklab } from '../colour/oklab';
@@ -78,7 +79,7 @@ export const designTokens: LibraryFormat = {
     const own = ownLibrary.safeParse(extension(root));
     return {
       name: own.success ? own.data.name : '',
-      note: typeof root.$description === 'string' ? root.$description.slice(0, 4000) : '',
+      note: typeof root.$description === 'string' ? cutText(root.$description, 4000) : '',
       tags: own.success ? own.data.tags : [],
       swatches,
     };
@@ -120,7 +121,7 @@ function collect(
     into.push({
       ...bareSwatch(path.join(' '), colourOf(json, group.$value, path, 0)),
       ...(own.success && own.data),
-      note: typeof group.$description === 'string' ? group.$description.slice(0, 4000) : '',
+      note: typeof group.$description === 'string' ? cutText(group.$description, 4000) : '',
     });
     return;
   }

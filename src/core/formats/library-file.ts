@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { cutText, wellFormedText } from '../text';
 import type { Oklab } from '../colour/oklab';
 import { ROLES, type Role } from '../palette/proportion';
 
@@ -96,16 +97,17 @@ export function loses(format: FormatFacts): Capability[] {
 export const MAX_LIBRARY_SWATCHES = 5000;
 
 const finite = z.number();
+const text = () => z.string().overwrite(wellFormedText);
 
 /** The parts of a swatch, besides name, note and colour, that our own formats keep. */
 export const swatchPartsSchema = z.object({
-  otherNames: z.array(z.string().max(200)).max(20).default([]),
+  otherNames: z.array(text().max(200)).max(20).default([]),
   role: z.enum(ROLES).nullable().default(null),
   share: z.number().min(0).max(1).nullable().default(null),
   provenance: z
     .object({
       studyId: z.string().nullable(),
-      studyTitle: z.string().max(200),
+      studyTitle: text().max(200),
       pictureHash: z.string().nullable(),
       x: finite,
       y: finite,
@@ -128,7 +130,7 @@ export function partsOf({
 /** A swatch of which only its colour and perhaps its name are known. */
 export function bareSwatch(name: string, colour: Oklab): FileSwatch {
   return {
-    name: name.slice(0, 200),
+    name: cutText(name, 200),
     otherNames: [],
     note: '',
     role: null,

@@ -1,3 +1,4 @@
+import { cutText } from '../text';
 import { hexFromOklab } from '../colour/hex';
 import { greyOf } from '../colour/grey-of';
 import { valueOfOklab } from '../colour/value';
@@ -131,7 +132,7 @@ export const svgChart: LibraryFormat = {
     walkXml(text, {
       close: ({ name, attributes, depth }, inner) => {
         if (name === 'library' && attributes.xmlns === `urn:${OWN}`) own = inner;
-        if (name === 'title' && depth === 1) title = inner.trim().slice(0, 200);
+        if (name === 'title' && depth === 1) title = cutText(inner.trim(), 200);
       },
     });
     if (own !== null) return prismJson.read(own);

@@ -1,3 +1,5 @@
+import { wellFormedText } from '@/core/text';
+import { readJson } from '../read-json';
 import { z } from 'zod';
 import type { EndpointName, Endpoints } from '@/contracts/endpoints/endpoints';
 import { nounAt, type Endpoint, type Parsed } from '@/contracts/endpoints/endpoint';
@@ -37,7 +39,7 @@ export async function answerEndpoint<E extends Endpoint>(
     params: parsedParams(endpoint, params),
     query: endpoint.query?.parse(Object.fromEntries(new URL(request.url).searchParams)),
     body:
-      endpoint.body instanceof z.ZodType ? endpoint.body.parse(await request.json()) : undefined,
+      endpoint.body instanceof z.ZodType ? endpoint.body.parse(await readJson(request)) : undefined,
   } as unknown as Parsed<E> & { request: Request };
   const result = await handler(given);
   const { answer } = endpoint;
@@ -45,13 +47,19 @@ export async function answerEndpoint<E extends Endpoint>(
   return answer.kind === 'empty' ? new Response(null, { status: 204 }) : (result as Response);
 }
 
+/** A name in an address, such as a hash or a file's. */
+const nameSchema = z
+  .string()
+  .max(200)
+  .refine((name) => wellFormedText(name) === name);
+
 function parsedParams(
   endpoint: Endpoint,
   params: Readonly<Record<string, string>>,
 ): Record<string, unknown> {
   return Object.fromEntries(
     Object.entries(params).map(([name, value]) => {
-      const schema = endpoint.params?.[name] ?? (name === 'id' ? z.uuid() : z.string());
+      const schema = endpoint.params?.[name] ?? (name === 'id' ? z.uuid() : nameSchema);
       const parsed = schema.safeParse(value);
       if (!parsed.success) throw notFound(nounAt(endpoint, name));
       return [name, parsed.data];

@@ -1,3 +1,4 @@
+import { fileNameFrom, safeFileName } from '@/core/file-name';
 import { fromBuffer, type Entry, type ZipFile as OpenZip } from 'yauzl';
 import { ZipFile } from 'yazl';
 import { buffer } from 'node:stream/consumers';
@@ -31,16 +32,11 @@ export async function zipped(
 
 /** A name that every system can unpack, and that no other file has. */
 function entryName(name: string, taken: Set<string>): string {
-  const safe =
-    name
-      .replace(/[\\/:*?"<>|\u0000-\u001f]/g, ' ')
-      .replace(/\s+/g, ' ')
-      .replace(/^[. ]+/, '')
-      .trim() || 'library';
-  const dot = safe.indexOf('.');
-  const [stem, ending] = dot > 0 ? [safe.slice(0, dot), safe.slice(dot)] : [safe, ''];
+  const safe = safeFileName(name, 'library');
+  const [, stem, ending] = /^(.+?)((?:\.[a-z0-9]{1,8}){0,2})$/is.exec(safe) ?? [];
   let unique = safe;
-  for (let n = 2; taken.has(unique.toLowerCase()); n++) unique = `${stem} ${n}${ending}`;
+  for (let n = 2; taken.has(unique.toLowerCase()); n++)
+    unique = fileNameFrom(stem, ` ${n}${ending}`, 'library');
   taken.add(unique.toLowerCase());
   return unique;
 }

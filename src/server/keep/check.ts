@@ -7,7 +7,7 @@ import { studyDocuments, studyDocumentSchema } from '@/contracts/study';
 import { database } from '../db/client';
 import { library, swatch } from '../db/library-schema';
 import { picture, pictureBytes, study } from '../db/schema';
-import { contentsOf } from '../libraries/library-rows';
+import { contentsOf, indexLibrary, isIndexed } from '../libraries/library-rows';
 import { swatchFacts } from '../libraries/swatch-facts';
 import { sha256 } from './backup';
 
@@ -16,14 +16,16 @@ const NEAR = 1e-9;
 /**
  * Reads everything there is and says what is wrong with it: pictures whose bytes are not those that were brought in, or
  * whose copies can't be opened; studies and libraries that are not as they were agreed to be; figures that no longer fit
- * their colours. Nothing is changed.
+ * their colours. What libraries are found by follows from them and their studies: where it is out of step it is
+ * written anew. Nothing else is changed.
  */
 export async function checkStore(): Promise<StoreCheck> {
   const problems: string[] = [];
   const pictures = await checkPictures(problems);
   const studies = await checkStudies(problems);
-  const libraries = await checkLibraries(problems);
-  return { pictures, studies, libraries, problems };
+  const mended: string[] = [];
+  const libraries = await checkLibraries(problems, mended);
+  return { pictures, studies, libraries, problems, mended };
 }
 
 async function checkPictures(problems: string[]): Promise<number> {
@@ -68,7 +70,7 @@ async function checkStudies(problems: string[]): Promise<number> {
   return studies.length;
 }
 
-async function checkLibraries(problems: string[]): Promise<number> {
+async function checkLibraries(problems: string[], mended: string[]): Promise<number> {
   const db = await database();
   const libraries = await db
     .select({ id: library.id, name: library.name, note: library.note })
@@ -81,6 +83,12 @@ async function checkLibraries(problems: string[]): Promise<number> {
       problems.push(
         `The library “${name}” is not as it should be: ${parsed.error.issues[0].path.join(' › ')}.`,
       );
+    else if (!(await isIndexed(id, content))) {
+      await db.transaction((tx) => indexLibrary(tx, id, content));
+      mended.push(
+        `The library “${name}” was not found by all that it and its study say; now it is.`,
+      );
+    }
   }
   const rows = await db
     .select({ name: swatch.name, L: swatch.L, a: swatch.a, b: swatch.b, value: swatch.value })

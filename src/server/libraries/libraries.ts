@@ -1,3 +1,4 @@
+import { cutText } from '@/core/text';
 import { randomUUID } from 'node:crypto';
 import { and, desc, eq, inArray, isNull, lt, sql } from 'drizzle-orm';
 import type { Library, LibraryCard, LibraryContent, NewLibrary } from '@/contracts/library';
@@ -179,8 +180,7 @@ export async function duplicateLibrary(id: string): Promise<{ id: string; revisi
 const COPY = ', copy';
 
 function copyName(name: string): string {
-  // Never half of a sign that takes two units.
-  const start = name.slice(0, 200 - COPY.length).replace(/[\ud800-\udbff]$/, '');
+  const start = cutText(name, 200 - COPY.length);
   return `${start}${COPY}`;
 }
 

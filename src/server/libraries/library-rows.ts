@@ -1,6 +1,6 @@
-import { asc, eq, inArray, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import { z } from 'zod';
 import type { LibraryContent, Swatch } from '@/contracts/library';
-import { readStudyDocument } from '@/contracts/study';
 import { database } from '../db/client';
 import { library, swatch, tag } from '../db/library-schema';
 import { study } from '../db/schema';
@@ -45,46 +45,86 @@ function swatchRow(libraryId: string, one: Swatch, position: number) {
   };
 }
 
-/** What a library and its swatches are found by: its own words, and the title, maker and source of its study. */
-async function indexLibrary(
-  tx: Writer,
+/** Read loosely: a study that can't be read is no reason not to find its libraries. */
+const studyWordsSchema = z.object({
+  title: z.string().catch(''),
+  maker: z.string().catch(''),
+  source: z.string().catch(''),
+});
+
+/** What a library is found by: its own words, and the title, maker and source of its study. */
+async function searchColumns(
+  tx: Pick<Writer, 'select'>,
   libraryId: string,
   { name, note, tags }: Pick<LibraryContent, 'name' | 'note' | 'tags'>,
-): Promise<void> {
+): Promise<{ maker: string; words: string[] }> {
   const [made] = await tx
     .select({ document: study.document })
     .from(library)
     .innerJoin(study, eq(study.id, library.studyId))
     .where(eq(library.id, libraryId));
-  const { title, maker, source } = made
-    ? readStudyDocument(made.document)
-    : { title: '', maker: '', source: '' };
+  const { title, maker, source } = studyWordsSchema.parse(made?.document ?? {});
+  return { maker: maker.trim(), words: wordsOf(name, note, ...tags, title, maker, source) };
+}
+
+/** A swatch is found by its library's words as well. */
+const swatchWords = (libraryId: string) =>
+  sql`${swatch.ownWords} || (select ${library.words} from ${library} where ${library.id} = ${libraryId})`;
+
+/** Writes what a library and its swatches are found by. */
+export async function indexLibrary(
+  tx: Writer,
+  libraryId: string,
+  said: Pick<LibraryContent, 'name' | 'note' | 'tags'>,
+): Promise<void> {
   await tx
     .update(library)
-    .set({
-      maker: maker.trim(),
-      words: wordsOf(name, note, ...tags, title, maker, source),
-      indexed: INDEX_VERSION,
-    })
+    .set({ ...(await searchColumns(tx, libraryId, said)), indexed: INDEX_VERSION })
     .where(eq(library.id, libraryId));
   await tx
     .update(swatch)
-    .set({
-      words: sql`${swatch.ownWords} || (select ${library.words} from ${library} where ${library.id} = ${libraryId})`,
-    })
+    .set({ words: swatchWords(libraryId) })
     .where(eq(swatch.libraryId, libraryId));
 }
 
-/** Brings the words of a study's libraries up to what the study says now. */
-export async function reindexLibrariesOf(studyId: string): Promise<void> {
+/** Whether a library and its swatches are found by what they and their study say now. */
+export async function isIndexed(
+  libraryId: string,
+  said: Pick<LibraryContent, 'name' | 'note' | 'tags'>,
+): Promise<boolean> {
   const db = await database();
-  const rows = await db
+  const { maker, words } = await searchColumns(db, libraryId, said);
+  const [own] = await db
+    .select({ id: library.id })
+    .from(library)
+    .where(and(eq(library.id, libraryId), eq(library.maker, maker), eq(library.words, words)));
+  const [other] = await db
+    .select({ id: swatch.id })
+    .from(swatch)
+    .where(
+      and(
+        eq(swatch.libraryId, libraryId),
+        sql`${swatch.words} is distinct from ${swatchWords(libraryId)}`,
+      ),
+    )
+    .limit(1);
+  return own !== undefined && other === undefined;
+}
+
+/** Brings the words of a study's libraries up to what the study says now, in the transaction that changes it. */
+export async function reindexLibrariesOf(tx: Writer, studyId: string): Promise<void> {
+  const rows = await tx
     .select({ id: library.id, name: library.name, note: library.note })
     .from(library)
     .where(eq(library.studyId, studyId));
-  const tags = (await contentsOf(rows.map(({ id }) => id))).tags;
+  const tags = (
+    await contentsOf(
+      rows.map(({ id }) => id),
+      tx,
+    )
+  ).tags;
   for (const { id, ...said } of rows)
-    await indexLibrary(db, id, { ...said, tags: tags.get(id) ?? [] });
+    await indexLibrary(tx, id, { ...said, tags: tags.get(id) ?? [] });
 }
 
 export interface Contents {
@@ -93,9 +133,12 @@ export interface Contents {
 }
 
 /** Swatches and tags of libraries, each in its order. */
-export async function contentsOf(ids: readonly string[]): Promise<Contents> {
+export async function contentsOf(
+  ids: readonly string[],
+  within?: Pick<Writer, 'select'>,
+): Promise<Contents> {
   if (ids.length === 0) return { swatches: new Map(), tags: new Map() };
-  const db = await database();
+  const db = within ?? (await database());
   const swatchRows = await db
     .select({
       libraryId: swatch.libraryId,

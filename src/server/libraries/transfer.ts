@@ -1,3 +1,5 @@
+import { fileNameFrom } from '@/core/file-name';
+import { cutText } from '@/core/text';
 import { randomUUID } from 'node:crypto';
 import { and, inArray, isNull } from 'drizzle-orm';
 import { colourName } from '@/core/colour/name';
@@ -23,7 +25,10 @@ export async function exportLibrary(
   format: FormatFacts,
 ): Promise<{ bytes: Uint8Array; fileName: string }> {
   const file = fileOf(await getLibrary(id));
-  return { bytes: await writeLibrary(file, format), fileName: `${file.name}.${format.extension}` };
+  return {
+    bytes: await writeLibrary(file, format),
+    fileName: fileNameFrom(file.name, `.${format.extension}`, 'library'),
+  };
 }
 
 /** Some libraries, each as a file of a format, as one zip; all there are where none is named. */
@@ -117,19 +122,11 @@ function tableOf(
   };
 }
 
-/** The one sign that a file can hold and PostgreSQL can't. */
-function withoutNul(file: LibraryFile): LibraryFile {
-  return JSON.parse(JSON.stringify(file), (_, value: unknown) =>
-    typeof value === 'string' ? value.replaceAll('\0', '') : value,
-  ) as LibraryFile;
-}
-
 /** What a file says as a library can hold it: with ids, and names for what has none. */
-function contentOf(fileName: string, found: LibraryFile): LibraryContent {
-  const file = withoutNul(found);
+function contentOf(fileName: string, file: LibraryFile): LibraryContent {
   const stem = fileName.replace(/^.*[\\/]/, '').replace(/(\.prism|\.tokens)?\.[a-z0-9]{1,6}$/i, '');
   return libraryContentSchema.parse({
-    name: (file.name.trim() || stem.trim() || 'Imported').slice(0, 200),
+    name: cutText(file.name.trim() || stem.trim() || 'Imported', 200),
     note: file.note,
     tags: file.tags.map((tag) => tag.trim()).filter(Boolean),
     swatches: file.swatches.map((entry) => ({

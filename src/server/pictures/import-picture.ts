@@ -1,3 +1,4 @@
+import { cutText } from '@/core/text';
 import { createHash, randomUUID } from 'node:crypto';
 import { and, eq, isNull } from 'drizzle-orm';
 import type { Extraction } from '@/core/palette/extract';
@@ -76,7 +77,7 @@ export async function importPicture(
       .insert(picture)
       .values({
         hash,
-        name: fileName.slice(0, 255),
+        name: cutText(fileName, 255),
         type,
         size: bytes.byteLength,
         width,
@@ -132,7 +133,7 @@ export function titleOf(fileName: string): string {
     .replace(/[_-]+/g, ' ')
     .replace(/\s+/g, ' ')
     .trim();
-  return bare.slice(0, 200) || 'Untitled picture';
+  return cutText(bare, 200) || 'Untitled picture';
 }
 
 /** A whole picture's extraction as its first palette. */

@@ -1,3 +1,4 @@
+import { fileNameFrom } from '@/core/file-name';
 import { eq } from 'drizzle-orm';
 import type { Library } from '@/contracts/library';
 import type { Paper } from '@/contracts/print';
@@ -25,7 +26,7 @@ export async function printLibrary(id: string, paper: Paper): Promise<Print> {
   const thumbnail = await thumbnailOfLibrary(library);
   const picture = thumbnail ? await printedThumbnail(thumbnail) : null;
   const bytes = await libraryCard(library, picture, scale, paper);
-  return { bytes, fileName: `${library.name}, card.pdf` };
+  return { bytes, fileName: fileNameFrom(library.name, ', card.pdf', 'library') };
 }
 
 /** The thumbnail of the picture that most of a library's swatches were taken from; null where none is here. */
@@ -58,5 +59,5 @@ export async function printStudy(id: string, paper: Paper): Promise<Print> {
     .from(reading)
     .where(eq(reading.studyId, id));
   const bytes = await studySheet(study, picture, greys, row?.values ?? null, scale, paper);
-  return { bytes, fileName: `${study.document.title}, sheet.pdf` };
+  return { bytes, fileName: fileNameFrom(study.document.title, ', sheet.pdf', 'study') };
 }

@@ -1,3 +1,4 @@
+import { fileNameFrom } from '@/core/file-name';
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { prismJson } from '@/core/formats/prism-json';
@@ -28,7 +29,10 @@ export async function sharePage(id: string): Promise<{ bytes: Uint8Array; fileNa
     },
     file: dataUrl('application/json', new TextEncoder().encode(prismJson.write(fileOf(library)))),
   });
-  return { bytes: new TextEncoder().encode(html), fileName: `${library.name}.html` };
+  return {
+    bytes: new TextEncoder().encode(html),
+    fileName: fileNameFrom(library.name, '.html', 'library'),
+  };
 }
 
 async function fontUrl(name: keyof typeof FONTS): Promise<string> {

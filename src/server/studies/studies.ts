@@ -132,6 +132,7 @@ const documents = documentService<StudyDocument>({
       })
       .where(and(eq(study.id, id), eq(study.revision, basedOn), isNull(study.deletedAt)))
       .returning({ revision: study.revision, updatedAt: study.updatedAt });
+    if (row) await reindexLibrariesOf(tx, id);
     return row ?? null;
   },
   async newest(id): Promise<z.infer<typeof newerStudySchema>> {
@@ -147,7 +148,6 @@ export async function saveStudy(
   document: StudyDocument,
 ): Promise<SavedDocument> {
   const saved = await documents.save(id, basedOn, document);
-  await reindexLibrariesOf(id);
   // The reading follows from the document; a save need not wait for it.
   void refreshReading(id).catch((error) => console.error(error));
   return saved;

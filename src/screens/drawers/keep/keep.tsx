@@ -136,7 +136,7 @@ function CheckSection() {
       <h2 className="font-serif text-xl">Check what is kept</h2>
       <p className="mt-1 mb-3">
         Reads every picture, study and library, and says what is not as it was stored. It changes
-        nothing.
+        nothing but what libraries are found by, where that is out of step.
       </p>
       <Button disabled={found === 'checking'} onClick={() => void check()}>
         {found === 'checking' ? 'Reading everything …' : 'Check now'}
@@ -149,7 +149,7 @@ function CheckSection() {
               : `${several(found.problems.length, 'thing')} ${found.problems.length === 1 ? 'is' : 'are'} not as stored.`}
           </p>
           <ul className="list-disc pl-5">
-            {found.problems.map((problem) => (
+            {[...found.problems, ...found.mended].map((problem) => (
               <li key={problem}>{problem}</li>
             ))}
           </ul>

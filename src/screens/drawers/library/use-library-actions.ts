@@ -1,5 +1,6 @@
 'use client';
 
+import { cutText } from '@/core/text';
 import { useRouter } from 'next/navigation';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { Library, LibraryContent, Swatch } from '@/contracts/library';
@@ -51,7 +52,7 @@ export function useLibraryActions(
   /** What is chosen becomes a library of its own, and leaves this one. */
   const splitOff = async () => {
     const parted = content.swatches.filter(({ id }) => chosen.has(id));
-    const name = `${content.name.slice(0, 180)}, part`;
+    const name = `${cutText(content.name, 180)}, part`;
     try {
       const made = await call(endpoints.createLibrary, {
         body: {

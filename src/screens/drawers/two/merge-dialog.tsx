@@ -1,5 +1,6 @@
 'use client';
 
+import { cutText } from '@/core/text';
 import { useState } from 'react';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import { mergedLibrary, type DuplicatePolicy } from '@/study/merged-library';
@@ -53,7 +54,7 @@ function MergeForm({
 }) {
   const [one, other] = pair;
   const { settings } = useSettings();
-  const [name, setName] = useState(`${one.name} and ${other.name}`.slice(0, 200));
+  const [name, setName] = useState(cutText(`${one.name} and ${other.name}`, 200));
   const [within, setWithin] = useState(5);
   const [keeping, setKeeping] = useState<DuplicatePolicy>('mean');
   const [bin, setBin] = useState(false);
@@ -66,7 +67,7 @@ function MergeForm({
       const made = await call(endpoints.createLibrary, {
         body: {
           name: name.trim(),
-          note: [one.note, other.note].filter(Boolean).join('\n').slice(0, 4000),
+          note: cutText([one.note, other.note].filter(Boolean).join('\n'), 4000),
           tags: [...new Set([...one.tags, ...other.tags])].slice(0, 100),
           swatches,
           studyId: one.studyId === other.studyId ? one.studyId : null,
