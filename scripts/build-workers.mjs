@@ -8,6 +8,8 @@ export async function buildWorkers() {
     bundle: true,
     format: 'esm',
     platform: 'node',
+    // Some packages require their own parts by computed paths in their CommonJS form.
+    mainFields: ['module', 'main'],
     target: 'node20',
     logLevel: 'warning',
   });

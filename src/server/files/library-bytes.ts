@@ -1,10 +1,14 @@
-import type { CsvColumns } from '@/core/formats/csv-columns';
-import { csv, readRows, readTable, type CsvTable } from '@/core/formats/csv';
 import { readCard } from '@/core/formats/card';
-import { formatById, formatOf, FORMATS, isText } from '@/core/formats/formats';
-import { FormatError, type FormatFacts, type LibraryFile } from '@/core/formats/library-file';
+import { formatById, FORMATS, isText } from '@/core/formats/formats';
+import type { FormatFacts, LibraryFile } from '@/core/formats/library-file';
+import {
+  readingError,
+  readText,
+  type ReadLibrary,
+  type ReadOptions,
+} from '@/core/formats/read-text';
+import { runRead } from '@/workers/server/pool';
 import { embeddedLibrary, pngChart } from '@/core/formats/png-chart';
-import { textOf } from '@/core/formats/text-of';
 import { isPng } from '@/core/formats/png-text';
 import { makeWorkingCopy } from '../pictures/read-picture';
 import { ServiceError } from '../errors';
@@ -19,52 +23,54 @@ export const CARD: FormatFacts = {
   holds: ['8-bit colour'],
 };
 
-export interface ReadLibrary {
-  format: FormatFacts;
-  library: LibraryFile;
-  /** Of a table what is in its columns; what they hold may be said otherwise. */
-  table: CsvTable | null;
-}
-
 /** A file that is in none of the formats, or says it is and is not; the message is for the person. */
 export class LibraryFileError extends Error {}
 
-interface Said {
-  /** The format, where it is not to be told from the file. */
-  from?: FormatFacts;
-  /** What the columns of a table hold. */
-  columns?: CsvColumns;
-}
+export type TextReader = (
+  fileName: string,
+  bytes: Uint8Array,
+  options: ReadOptions,
+) => ReadLibrary | Promise<ReadLibrary>;
 
-/** Reads a library from a file's bytes, whatever its format. Throws a LibraryFileError, with the line where there is one. */
+/**
+ * Reads a library from a file's bytes, whatever its format; `asText` reads what is no picture. Throws a
+ * LibraryFileError, with the line where there is one.
+ */
 export async function readLibrary(
   fileName: string,
   bytes: Uint8Array,
-  { from, columns }: Said = {},
+  options: ReadOptions = {},
+  asText: TextReader = readText,
 ): Promise<ReadLibrary> {
+  const { from } = options;
   try {
     if (from ? !isText(from) : isPicture(bytes)) return await readPicture(bytes, from ?? null);
-    const text = textOf(bytes);
-    const format = from && isText(from) ? from : formatOf(fileName, text);
-    if (!format)
-      throw new LibraryFileError(
-        'Neither its name nor what is in it says which format this is. Import one of the formats that libraries are exported to, a picture of a swatch card, or a text with colours in it.',
-      );
-    if (format === csv) {
-      const table = readTable(text);
-      if (columns) return { format, table, library: readRows(table, columns) };
-      return { format, table, library: table.columns ? readRows(table, table.columns) : EMPTY };
-    }
-    return { format, library: format.read(text), table: null };
+    return await asText(fileName, bytes, options);
   } catch (error) {
-    if (error instanceof FormatError) throw new LibraryFileError(error.message);
+    const message = readingError(error);
+    if (message !== null) throw new LibraryFileError(message);
     // Refusals of pictures are sentences for the person already.
     if (error instanceof ServiceError) throw new LibraryFileError(error.message);
     throw error;
   }
 }
 
-const EMPTY: LibraryFile = { name: '', note: '', tags: [], swatches: [] };
+/** Reads a text where it can take neither the server's time nor its memory. */
+export const readTextInWorker: TextReader = async (fileName, bytes, { from, columns }) => {
+  try {
+    const job = { fileName, bytes, from: from?.id ?? null, columns: columns ?? null };
+    const result = await runRead(job);
+    if ('error' in result) throw new LibraryFileError(result.error);
+    return { ...result, format: formatById(result.format)! };
+  } catch (error) {
+    const { name, code } = error as { name?: string; code?: string };
+    if (name === 'AbortError' || code === 'ERR_WORKER_OUT_OF_MEMORY')
+      throw new LibraryFileError(
+        'This file takes too long or too much memory to read, which no swatch library does.',
+      );
+    throw error;
+  }
+};
 
 /** By the first bytes of the kinds of picture that are read; a vector picture is a text. */
 function isPicture(bytes: Uint8Array): boolean {

@@ -228,3 +228,24 @@ describe('what is imported', () => {
     expect(error).toMatch(/64 MB/);
   });
 });
+
+describe('a file that nobody could read in time', () => {
+  it('is read to its end or given up, and the server answers meanwhile', async () => {
+    const dashes = bytesOf(`:root { ${'-'.repeat(7 * 1024 * 1024)} }`);
+    let ticks = 0;
+    const timer = setInterval(() => ticks++, 5);
+    const [read] = await previewFile('dashes.css', dashes);
+    clearInterval(timer);
+    expect(read.error).toMatch(/no custom property/);
+    expect(ticks).toBeGreaterThan(0);
+  }, 60_000);
+
+  it('tells a table of too many columns, and one that needs too much memory', async () => {
+    const [wide] = await previewFile('wide.csv', bytesOf('",'.repeat(1_500_000)));
+    expect(wide.error).toMatch(/more than 1000 columns|quotation mark|too long or too much/);
+    const [plain] = await previewFile('wide.csv', bytesOf('1,'.repeat(1_500_000)));
+    expect(plain.error).toMatch(/more than 1000 columns/);
+    const [deep] = await previewFile('deep.json', bytesOf('[{"a":'.repeat(1_000_000)));
+    expect(deep.error).not.toBeNull();
+  }, 60_000);
+});

@@ -5,6 +5,7 @@ import { and, inArray, isNull } from 'drizzle-orm';
 import { colourName } from '@/core/colour/name';
 import type { CsvColumns } from '@/core/formats/csv-columns';
 import { CSV_PARTS } from '@/core/formats/csv-columns';
+import type { ReadLibrary } from '@/core/formats/read-text';
 import { loses, type FormatFacts, type LibraryFile } from '@/core/formats/library-file';
 import { libraryContentSchema, type LibraryContent } from '@/contracts/library';
 import { MAX_SHOWN_ROWS, type ReadFile } from '@/contracts/library-files';
@@ -13,8 +14,8 @@ import { library } from '../db/library-schema';
 import {
   LibraryFileError,
   readLibrary,
+  readTextInWorker,
   writeLibrary,
-  type ReadLibrary,
 } from '../files/library-bytes';
 import { isZip, unzipped, zipped, type NamedBytes } from '../files/zips';
 import { getLibrary } from './libraries';
@@ -84,7 +85,7 @@ async function lookIntoOne(
   columns?: CsvColumns,
 ): Promise<ReadFile> {
   try {
-    const read = await readLibrary(fileName, bytes, { columns });
+    const read = await readLibrary(fileName, bytes, { columns }, readTextInWorker);
     const content = read.library.swatches.length > 0 ? contentOf(fileName, read.library) : null;
     return {
       fileName,

@@ -1,4 +1,5 @@
 export { pushJob } from './push-job';
+export { readJob } from './read-job';
 import { readKeptColours, type KeptColours } from '@/core/measure/colour-study';
 import type { Correction } from '@/core/measure/light-and-shadow';
 import { readValues, type ValueReading } from '@/core/measure/values';

@@ -5,13 +5,21 @@ import { DEFAULT_SQUINT } from '@/core/picture/squint';
 import type { Picture } from '@/core/picture/picture';
 import type { ReadingJob, ReadingResult } from './job';
 import type { PushJob, PushSaid } from './push-job';
+import type { ReadJob, ReadJobResult } from './read-job';
 
-const held = globalThis as typeof globalThis & { prismPool?: Piscina };
+const held = globalThis as typeof globalThis & { prismPool?: Piscina; prismReaders?: Piscina };
+
+const jobFile = () => path.join(/*turbopackIgnore: true*/ process.cwd(), 'build/workers/job.mjs');
+
+/** A pool whose failing threads end their jobs and not the server. */
+function started(options: ConstructorParameters<typeof Piscina>[0]): Piscina {
+  return new Piscina(options).on('error', (error: unknown) => console.error(error));
+}
 
 /** The server's workers, started on the first job; `scripts/build-workers.mjs` makes their file. */
 function pool(): Piscina {
-  held.prismPool ??= new Piscina({
-    filename: path.join(/*turbopackIgnore: true*/ process.cwd(), 'build/workers/job.mjs'),
+  held.prismPool ??= started({
+    filename: jobFile(),
     minThreads: 1,
     maxThreads: 2,
     idleTimeout: 60_000,
@@ -45,6 +53,25 @@ export async function runPush(
   }
 }
 
+const READ_SECONDS = 10;
+const READ_MEGABYTES = 512;
+
+/**
+ * Reads a library from a text in a thread of its own, which is ended when it takes too long or too much memory:
+ * then the promise is rejected with an AbortError, or with the code ERR_WORKER_OUT_OF_MEMORY.
+ */
+export function runRead(job: ReadJob): Promise<ReadJobResult> {
+  held.prismReaders ??= started({
+    filename: jobFile(),
+    name: 'readJob',
+    minThreads: 0,
+    maxThreads: 1,
+    idleTimeout: 10_000,
+    resourceLimits: { maxOldGenerationSizeMb: READ_MEGABYTES },
+  });
+  return held.prismReaders.run(job, { signal: AbortSignal.timeout(READ_SECONDS * 1000) });
+}
+
 /** Starts a worker and lets it read a few pixels, so that the first picture need not wait for that. */
 export async function warmPool(): Promise<void> {
   const side = 64;
@@ -61,6 +88,6 @@ export async function warmPool(): Promise<void> {
 }
 
 export async function closePool(): Promise<void> {
-  await held.prismPool?.destroy();
-  held.prismPool = undefined;
+  await Promise.all([held.prismPool?.destroy(), held.prismReaders?.destroy()]);
+  held.prismPool = held.prismReaders = undefined;
 }
