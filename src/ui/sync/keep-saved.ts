@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { RefusedError } from '../api';
 import { showError } from '../notices';
 import type { DocumentState } from './document-store';
-import { dropDraft, findDraft, keepDraft } from './draft';
+import { draftsOf, type Draft, type FoundDraft } from './drafts';
 import { yieldTo, type Conflict, type Merge } from './merge';
 import { createSaver, type Saved } from './saver';
 
@@ -42,6 +42,27 @@ export function keepSaved<T>(store: Store<T>, options: SavingOptions<T>): () => 
   const savedSchema = z.object({ revision: z.number().int(), value: kept });
   const draftSchema = z.object({ base: savedSchema, value: kept });
   const channel = new BroadcastChannel(`bold-prism-${name}`);
+  const drafts = draftsOf<T>(name, windowId());
+  /** What other windows could not get through, and this one has taken in. */
+  let adopted: FoundDraft[] = [];
+  let isDraftKept = true;
+  const keepDraft = (draft: Draft<T>) =>
+    drafts.keep(draft).then(
+      () => (isDraftKept = true),
+      () => {
+        if (isDraftKept) tellNotKept();
+        isDraftKept = false;
+        if (store.getState().saveState === 'waiting for the server')
+          store.getState().setSaveState('kept in this window alone');
+      },
+    );
+  const dropDrafts = () => {
+    const taken = adopted;
+    adopted = [];
+    // What can't be dropped is found again, and changes nothing then.
+    void drafts.drop().catch(() => undefined);
+    if (taken.length > 0) void drafts.dropFound(taken).catch(() => undefined);
+  };
 
   const saver = createSaver<T>({
     start,
@@ -63,8 +84,9 @@ export function keepSaved<T>(store: Store<T>, options: SavingOptions<T>): () => 
         tellConflict(conflicts, () => store.getState().change((mine) => yieldTo(mine, conflicts)));
     },
     onState: (saveState) => {
-      store.getState().setSaveState(saveState);
-      if (saveState === 'saved') dropDraft(name);
+      const isLost = saveState === 'waiting for the server' && !isDraftKept;
+      store.getState().setSaveState(isLost ? 'kept in this window alone' : saveState);
+      if (saveState === 'saved') dropDrafts();
     },
     onRefused: showError,
     onSaved: (saved) => channel.postMessage(saved),
@@ -78,17 +100,22 @@ export function keepSaved<T>(store: Store<T>, options: SavingOptions<T>): () => 
   const unsubscribe = store.subscribe((state, before) => {
     const document = state.history.present;
     if (document === before.history.present || !schema.safeParse(document).success) return;
-    keepDraft(name, { base: saver.acknowledged(), value: document });
+    void keepDraft({ base: saver.acknowledged(), value: document });
     saver.offer(document);
   });
 
-  // A draft is a change made on an older base: replayed as a merge with what the server has now.
-  const draft = draftSchema.safeParse(findDraft(name));
-  if (draft.success) {
-    const { base, value } = draft.data;
-    store.getState().change((document) => merge(base.value, value, document).value);
-  }
-
+  // A draft is a change made on an older base: replayed as a merge with what is here now.
+  const adopt = async () => {
+    for (const found of await drafts.others()) {
+      const draft = draftSchema.safeParse(found.draft);
+      if (!draft.success) continue;
+      const { base, value } = draft.data;
+      store.getState().change((document) => merge(base.value, value, document).value);
+      // What can't be sent yet is not saved by the next save.
+      if (schema.safeParse(store.getState().history.present).success) adopted.push(found);
+    }
+  };
+  void adopt().catch(() => undefined);
   // The page may come from the browser's history, older than what the server has.
   const catchUp = () =>
     void options.fetch().then(
@@ -108,6 +135,20 @@ export function keepSaved<T>(store: Store<T>, options: SavingOptions<T>): () => 
       channel.close();
     });
   };
+}
+
+/** Of this page, not of its document: a page that is opened anew is another. */
+function windowId(): string {
+  return Array.from(crypto.getRandomValues(new Uint8Array(12)), (byte) => byte.toString(36)).join(
+    '',
+  );
+}
+
+function tellNotKept(): void {
+  toast(
+    'This browser’s storage is full or closed to us. Until the server has saved a change, it is in this window alone; don’t close it before “saved” is shown.',
+    { duration: 30_000, closeButton: true },
+  );
 }
 
 function tellConflict(conflicts: readonly Conflict[], useTheirs: () => void): void {

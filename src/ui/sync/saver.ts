@@ -6,7 +6,8 @@ export interface Saved<T> {
   value: T;
 }
 
-export type SaveState = 'saved' | 'saving' | 'waiting for the server';
+/** The last: the server does not answer, and the browser stores nothing either. */
+export type SaveState = 'saved' | 'saving' | 'waiting for the server' | 'kept in this window alone';
 
 export interface SaverOptions<T> {
   start: Saved<T>;
@@ -49,6 +50,8 @@ export function createSaver<T>(options: SaverOptions<T>): Saver<T> {
   let current = options.start.value;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let sending: Promise<void> | null = null;
+  /** What another window saved while a request of ours was on its way. */
+  let news: Saved<T> | null = null;
   let stopped = false;
 
   const schedule = (after: number) => {
@@ -97,6 +100,18 @@ export function createSaver<T>(options: SaverOptions<T>): Saver<T> {
     if (same(current, acknowledged.value)) return options.onState('saved');
     sending = sendOnce().finally(() => (sending = null));
     await sending;
+    if (news) receive(news);
+  };
+
+  const receive = (saved: Saved<T>) => {
+    if (sending) {
+      if (!news || saved.revision > news.revision) news = saved;
+      return;
+    }
+    news = null;
+    if (saved.revision <= acknowledged.revision) return;
+    takeIn(saved);
+    if (!same(current, acknowledged.value)) schedule(quiet);
   };
 
   return {
@@ -106,12 +121,7 @@ export function createSaver<T>(options: SaverOptions<T>): Saver<T> {
       options.onState('saving');
       schedule(quiet);
     },
-    receive(saved) {
-      // While a request is on its way the answer to it will carry the same news.
-      if (sending || saved.revision <= acknowledged.revision) return;
-      takeIn(saved);
-      if (!same(current, acknowledged.value)) schedule(quiet);
-    },
+    receive,
     flush,
     acknowledged: () => acknowledged,
     stop() {

@@ -253,6 +253,33 @@ describe('the saver', () => {
     expect(one.window.value).toEqual(store.server.saved.value);
   });
 
+  it('takes in what another window saved while its own request was on its way', async () => {
+    const saves: ((revision: number) => void)[] = [];
+    const shown: Doc[] = [];
+    const saver = createSaver<Doc>({
+      start: { revision: 1, value: base },
+      merge,
+      send: () => new Promise((resolve) => saves.push(resolve)),
+      newerIn: () => null,
+      passing: () => true,
+      onMerged: (merged) => shown.push(merged),
+      onState: () => undefined,
+      onRefused: () => undefined,
+      quiet: 1,
+    });
+    saver.offer({ ...base, title: 'Mine' });
+    const sent = saver.flush();
+    saver.receive({ revision: 3, value: { ...base, title: 'Theirs, later' } });
+    saver.receive({ revision: 2, value: { ...base, title: 'Theirs, earlier' } });
+    await settle();
+    expect(shown).toEqual([]);
+    saves[0](2);
+    await sent;
+    expect(saver.acknowledged().revision).toBe(3);
+    expect(shown.map(({ title }) => title)).toEqual(['Theirs, later']);
+    saver.stop();
+  });
+
   it('keeps trying while the server is away, and saves what was changed meanwhile', async () => {
     const store = fakeServer(base);
     const { edit, window } = opened(store);
