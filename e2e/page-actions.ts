@@ -1,3 +1,4 @@
+import sharp from 'sharp';
 import { expect, type Locator, type Page } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
@@ -100,16 +101,8 @@ export async function setSlider(page: Page, label: string, steps: number): Promi
 
 /** The colour of the stage's pixel under a point, as it is on the screen. */
 export async function pixelAt(page: Page, x: number, y: number): Promise<number[]> {
-  const png = (await page.screenshot({ clip: { x, y, width: 1, height: 1 } })).toString('base64');
-  return page.evaluate(async (base64) => {
-    const image = await createImageBitmap(
-      await (await fetch(`data:image/png;base64,${base64}`)).blob(),
-    );
-    const canvas = new OffscreenCanvas(1, 1);
-    const context = canvas.getContext('2d') as OffscreenCanvasRenderingContext2D;
-    context.drawImage(image, 0, 0);
-    return Array.from(context.getImageData(0, 0, 1, 1).data).slice(0, 3);
-  }, png);
+  const png = await page.screenshot({ clip: { x, y, width: 1, height: 1 } });
+  return [...(await sharp(png).removeAlpha().raw().toBuffer())];
 }
 
 /** The libraries that are drawn, and their names. */
