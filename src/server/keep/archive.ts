@@ -5,19 +5,27 @@ import { crc32 } from '@/core/crc32';
 import { manifestSchema, type Manifest } from '@/contracts/keep';
 import { ServiceError } from '../errors';
 import { MANIFEST } from './backup';
+import { jsonLines } from './row-lines';
+import { rowSchemaOf } from './row-schemas';
 import { tablePath, type Row } from './tables';
 
 /** A backup that was found whole. */
 export interface Archive {
   manifest: Manifest;
-  rows: (table: string) => Promise<Row[]>;
+  /** The rows of a table as they are read, each checked; none of a table that is newer than the backup. */
+  rows: (table: string) => AsyncGenerator<Row>;
   bytes: (path: string) => Promise<Buffer>;
   close: () => void;
 }
 
-/** A manifest or a table larger than this is none of ours. */
-const MAX_TABLE = 1024 * 1024 * 1024;
+/** A manifest or a picture larger than this is none of ours. */
+const MAX_WHOLE = 256 * 1024 * 1024;
+/** Rows are packed to a tenth or so; what is packed far beyond that is made to fill a disk or a memory. */
+const MAX_PACKING = 200;
+const ALWAYS_SMALL = 16 * 1024 * 1024;
 const MAX_NAMED = 5;
+/** Tables that every backup has; others came later. */
+const FIRST_TABLES = ['picture', 'study', 'library', 'swatch'];
 
 /**
  * Opens a backup and reads every entry once, against its checksum. Throws `damaged` with what is: nothing of a
@@ -33,32 +41,60 @@ export async function openArchive(file: string): Promise<Archive> {
       return content(zip, entry);
     };
     const manifest = await manifestOf(bytes, entries);
-    const problems: string[] = [];
+    const problems = misfits(manifest, entries);
+    if (problems.length > 0) throw damaged(problems);
     for (const { path, size, sha256 } of manifest.entries) {
-      const entry = entries.get(path);
-      if (!entry) problems.push(`${path} is missing`);
-      else {
-        const found = await digest(zip, entry).catch((error: Error) => error.message);
-        if (typeof found === 'string') problems.push(`${path} can’t be read (${found})`);
-        else if (found.size !== size) problems.push(`${path} has another length`);
-        else if (found.sha256 !== sha256) problems.push(`${path} has another checksum`);
-      }
+      const found = await digest(zip, entries.get(path)!).catch((error: Error) => error.message);
+      if (typeof found === 'string') problems.push(`${path} can’t be read (${found})`);
+      else if (found.size !== size) problems.push(`${path} has another length`);
+      else if (found.sha256 !== sha256) problems.push(`${path} has another checksum`);
     }
     if (problems.length > 0) throw damaged(problems);
     return {
       manifest,
       bytes,
-      rows: async (table) =>
-        (await bytes(tablePath(table)))
-          .toString('utf8')
-          .split('\n')
-          .filter(Boolean)
-          .map((line) => JSON.parse(line) as Row),
+      rows: (table) => rowsOf(table, entries.get(tablePath(table)), zip),
       close: () => zip.close(),
     };
   } catch (error) {
     zip.close();
     throw error;
+  }
+}
+
+/** What a manifest and the entries beside it do not agree in. */
+function misfits(manifest: Manifest, entries: ReadonlyMap<string, Entry>): string[] {
+  const listed = new Set(manifest.entries.map(({ path }) => path));
+  return [
+    ...FIRST_TABLES.map(tablePath).filter((path) => !listed.has(path)),
+    ...[...listed].filter((path) => !entries.has(path)),
+  ]
+    .map((path) => `${path} is missing`)
+    .concat(
+      [...entries.keys()]
+        .filter((path) => path !== MANIFEST && !listed.has(path))
+        .map((path) => `${path} is not in the manifest`),
+      listed.size < manifest.entries.length ? ['the manifest names an entry twice'] : [],
+    );
+}
+
+async function* rowsOf(table: string, entry: Entry | undefined, zip: ZipFile): AsyncGenerator<Row> {
+  if (!entry) return;
+  const schema = rowSchemaOf(table);
+  const source = (await stream(zip, entry)) as AsyncIterable<Buffer>;
+  let number = 0;
+  try {
+    for await (const line of jsonLines(source)) {
+      number++;
+      const parsed = schema.safeParse(line);
+      if (!parsed.success)
+        throw damaged([
+          `row ${number} of ${entry.fileName} is not as it should be (${parsed.error.issues[0].path.join(' › ')})`,
+        ]);
+      yield parsed.data;
+    }
+  } catch (error) {
+    throw error instanceof RangeError ? damaged([`${entry.fileName}: ${error.message}`]) : error;
   }
 }
 
@@ -95,7 +131,7 @@ function jsonOf(text: string): unknown {
   }
 }
 
-function damaged(problems: readonly string[]): ServiceError {
+export function damaged(problems: readonly string[]): ServiceError {
   const named = problems.slice(0, MAX_NAMED).join('; ');
   const more = problems.length - MAX_NAMED;
   return new ServiceError(
@@ -117,6 +153,8 @@ function listed(zip: ZipFile): Promise<Map<string, Entry>> {
   return new Promise((resolve, reject) => {
     const entries = new Map<string, Entry>();
     zip.on('entry', (entry: Entry) => {
+      if (entries.has(entry.fileName)) return reject(damaged([`${entry.fileName} is there twice`]));
+      if (isBomb(entry)) return reject(damaged([`${entry.fileName} is packed too tightly`]));
       entries.set(entry.fileName, entry);
       zip.readEntry();
     });
@@ -124,6 +162,10 @@ function listed(zip: ZipFile): Promise<Map<string, Entry>> {
     zip.on('error', (error: Error) => reject(damaged([error.message])));
     zip.readEntry();
   });
+}
+
+function isBomb({ uncompressedSize, compressedSize }: Entry): boolean {
+  return uncompressedSize > ALWAYS_SMALL && uncompressedSize > compressedSize * MAX_PACKING;
 }
 
 function stream(zip: ZipFile, entry: Entry): Promise<NodeJS.ReadableStream> {
@@ -135,7 +177,7 @@ function stream(zip: ZipFile, entry: Entry): Promise<NodeJS.ReadableStream> {
 }
 
 async function content(zip: ZipFile, entry: Entry): Promise<Buffer> {
-  if (entry.uncompressedSize > MAX_TABLE) throw damaged([`${entry.fileName} is too large`]);
+  if (entry.uncompressedSize > MAX_WHOLE) throw damaged([`${entry.fileName} is too large`]);
   return buffer(await stream(zip, entry));
 }
 

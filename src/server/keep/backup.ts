@@ -1,46 +1,45 @@
-import { createHash } from 'node:crypto';
+import { createHash, randomUUID } from 'node:crypto';
+import { mkdir, rm } from 'node:fs/promises';
+import path from 'node:path';
 import { Readable } from 'node:stream';
-import { sql } from 'drizzle-orm';
 import { ZipFile } from 'yazl';
 import { BACKUP_FORMAT, BACKUP_VERSION, type Manifest } from '@/contracts/keep';
-import { database } from '../db/client';
+import { database, dataFolder } from '../db/client';
+import { picture } from '../db/schema';
 import { RENDITIONS } from '@/contracts/pictures';
 import { getBytes } from '../pictures/get-bytes';
-import { keysOf, picturePath, tablePath, TABLES, type Row } from './tables';
+import { spoolTables } from './spool';
+import { picturePath, tablePath } from './tables';
 
-/** The rows of each table. */
-type Tables = Record<string, Row[]>;
-
-/** All rows as they stand at one moment. */
-export async function allRows(): Promise<Tables> {
-  const db = await database();
-  return db.transaction(
-    async (tx) => {
-      const tables: Tables = {};
-      for (const table of TABLES) {
-        const order = sql.join(
-          keysOf(table).map((key) => sql.identifier(key)),
-          sql`, `,
-        );
-        const answer = (await tx.execute(
-          sql`select to_jsonb(t) as row from ${sql.identifier(table)} t order by ${order}`,
-        )) as unknown as { rows: { row: Row }[] };
-        tables[table] = answer.rows.map(({ row }) => row);
-      }
-      return tables;
-    },
-    { isolationLevel: 'repeatable read', accessMode: 'read only' },
-  );
-}
+export const outgoingFolder = () => path.join(/*turbopackIgnore: true*/ dataFolder(), 'outgoing');
 
 /**
  * Everything there is as one zip: a file of JSON lines for each table, the pictures byte by byte, and last a manifest
- * with the length and the checksum of each. Pictures are fetched one at a time, as the zip is read.
+ * with the length and the checksum of each. Tables are written into files first, pictures are fetched one at a time
+ * as the zip is read: memory is bounded.
  */
 export async function backup(): Promise<Readable> {
-  const tables = await allRows();
+  const folder = path.join(/*turbopackIgnore: true*/ outgoingFolder(), randomUUID());
+  await mkdir(folder, { recursive: true });
+  const discard = () => rm(folder, { recursive: true, force: true });
+  try {
+    const out = await zipped(folder);
+    out.once('close', () => void discard().catch((error) => console.error(error)));
+    return out;
+  } catch (error) {
+    await discard();
+    throw error;
+  }
+}
+
+async function zipped(folder: string): Promise<Readable> {
+  const tables = await spoolTables(folder);
   const zip = new ZipFile();
   const entries: Manifest['entries'] = [];
+  for (const { table, file, size, sha256 } of tables) {
+    zip.addFile(file, tablePath(table), { compress: true });
+    entries.push({ path: tablePath(table), size, sha256 });
+  }
   const add = (path: string, compress: boolean, bytesOf: () => Promise<Uint8Array>) =>
     zip.addReadStreamLazy(path, { compress }, (give) => {
       bytesOf().then(
@@ -51,27 +50,23 @@ export async function backup(): Promise<Readable> {
         (error: unknown) => give(error, Readable.from([])),
       );
     });
-  for (const table of TABLES)
-    add(tablePath(table), true, async () =>
-      new TextEncoder().encode(tables[table].map((row) => `${JSON.stringify(row)}\n`).join('')),
-    );
-  // Pictures are never changed and never deleted: they need not be of the same moment as the rows.
-  for (const { id, hash } of tables.picture)
+  // Pictures are never changed and never deleted: they need not be of the same moment as the rows, and those that
+  // came since do no harm.
+  const db = await database();
+  for (const { id, hash } of await db.select({ id: picture.id, hash: picture.hash }).from(picture))
     for (const rendition of RENDITIONS)
-      add(picturePath(String(hash), rendition), false, async () => {
-        const { bytes } = await getBytes(String(id), rendition);
-        return bytes;
-      });
+      add(picturePath(hash, rendition), false, async () => (await getBytes(id, rendition)).bytes);
+  const countOf = (table: string) => tables.find((one) => one.table === table)?.rows ?? 0;
   add(MANIFEST, true, async () => {
     const manifest: Manifest = {
       format: BACKUP_FORMAT,
       version: BACKUP_VERSION,
       madeAt: new Date().toISOString(),
       counts: {
-        studies: tables.study.length,
-        pictures: tables.picture.length,
-        libraries: tables.library.length,
-        swatches: tables.swatch.length,
+        studies: countOf('study'),
+        pictures: countOf('picture'),
+        libraries: countOf('library'),
+        swatches: countOf('swatch'),
       },
       entries,
     };

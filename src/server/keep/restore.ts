@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { sql } from 'drizzle-orm';
+import { sql, type SQL } from 'drizzle-orm';
+import { cutText } from '@/core/text';
 import type { KeptThing, Restored, RestoreOrder } from '@/contracts/keep';
 import { database } from '../db/client';
 import type { Database } from '../db/open';
@@ -7,15 +8,17 @@ import { rows } from '../db/rows';
 import { pictureBytes } from '../db/schema';
 import { indexStale } from '../libraries/libraries';
 import type { Rendition } from '@/contracts/pictures';
-import type { Archive } from './archive';
-import { groupBy, standingsOf } from './standing';
+import { damaged, type Archive } from './archive';
+import { sha256 } from './backup';
+import { standingsOf } from './standing';
 import { columnsOf, picturePath, type Row } from './tables';
 
 type Writer = Pick<Database, 'execute' | 'insert'>;
 
 const BESIDE = ', from the backup';
-/** Rows handed over in one statement. */
+/** Rows handed over in one statement, and how many characters of them. */
 const AT_ONCE = 200;
+const MAX_BATCH = 8 * 1024 * 1024;
 
 /**
  * Restores the chosen parts of a backup, all or nothing. What is here already is left as it is; what differs is left
@@ -79,11 +82,12 @@ async function restoreStudies(
   archive: Archive,
   ids: ReadonlyMap<string, string>,
 ): Promise<number> {
-  const studies = (await archive.rows('study')).filter((row) => ids.has(String(row.id)));
-  const needed = new Set(studies.map((row) => row.picture_id));
+  const needed = new Set<unknown>();
+  for await (const row of archive.rows('study'))
+    if (ids.has(String(row.id))) needed.add(row.picture_id);
   const pictureIds = new Map<unknown, unknown>();
   let pictures = 0;
-  for (const row of await archive.rows('picture')) {
+  for await (const row of archive.rows('picture')) {
     if (!needed.has(row.id)) continue;
     const [here] = await rows<{ id: string }>(
       sql`select id from picture where hash = ${row.hash}`,
@@ -101,31 +105,30 @@ async function restoreStudies(
     pictureIds.set(row.id, id);
     await put(tx, 'picture', [{ ...row, id }]);
     const bytes = (rendition: Rendition) => archive.bytes(picturePath(String(row.hash), rendition));
+    const original = await bytes('original');
+    if (sha256(original) !== row.hash)
+      throw damaged([`the picture “${String(row.name)}” is not the one that it is called by`]);
     await tx.insert(pictureBytes).values({
       pictureId: id,
-      original: await bytes('original'),
+      original,
       working: await bytes('working'),
       thumbnail: await bytes('thumbnail'),
     });
     pictures++;
   }
-  const moved = (row: Row) => ids.get(String(row.id)) !== row.id;
   await put(
     tx,
     'study',
-    studies.map((row) => {
-      const title = moved(row) ? beside(String(row.title)) : row.title;
-      return {
-        ...row,
-        id: ids.get(String(row.id)),
-        title,
-        document: { ...(row.document as Row), title },
-        picture_id: pictureIds.get(row.picture_id),
-      };
+    mapped(archive.rows('study'), (row) => {
+      const id = ids.get(String(row.id));
+      if (id === undefined) return null;
+      const title = id === row.id ? row.title : beside(String(row.title));
+      const document = { ...(row.document as Row), title };
+      return { ...row, id, title, document, picture_id: pictureIds.get(row.picture_id) };
     }),
   );
   for (const table of ['study_revision', 'reading', 'wheel_reading'] as const)
-    await put(tx, table, remapped(await archive.rows(table), 'study_id', ids));
+    await put(tx, table, remapped(archive.rows(table), 'study_id', ids));
   return pictures;
 }
 
@@ -134,53 +137,60 @@ async function restoreLibraries(
   archive: Archive,
   ids: ReadonlyMap<string, string>,
 ): Promise<void> {
-  const libraries = (await archive.rows('library')).filter((row) => ids.has(String(row.id)));
-  const folders = groupBy(await archive.rows('folder'), 'id');
-  for (const id of new Set(libraries.map((row) => row.folder_id)))
-    await put(tx, 'folder', folders.get(String(id)) ?? [], true);
-  const studies = new Set(
-    (await rows<{ id: string }>(sql`select id from study`, tx)).map(({ id }) => id),
+  const folders = new Set<unknown>();
+  for await (const row of archive.rows('library'))
+    if (ids.has(String(row.id))) folders.add(row.folder_id);
+  await put(
+    tx,
+    'folder',
+    mapped(archive.rows('folder'), (row) => (folders.has(row.id) ? row : null)),
+    true,
   );
+  const studies = await studyIds(tx);
   await put(
     tx,
     'library',
-    libraries.map((row) => {
+    mapped(archive.rows('library'), (row) => {
       const id = ids.get(String(row.id));
+      if (id === undefined) return null;
       return {
         ...row,
         id,
-        // One that got another name is found by other words.
-        indexed: id === row.id ? row.indexed : 0,
+        // What it is found by follows from it and its study, which may be another one here.
+        indexed: id === row.id && row.study_id === null ? row.indexed : 0,
         name: id === row.id ? row.name : beside(String(row.name)),
         study_id: studies.has(String(row.study_id)) ? row.study_id : null,
       };
     }),
   );
   for (const table of ['library_revision', 'swatch', 'tag'] as const)
-    await put(tx, table, remapped(await archive.rows(table), 'library_id', ids));
+    await put(tx, table, remapped(archive.rows(table), 'library_id', ids));
 }
 
 /** Folders, searches and guesses that are not here; settings where none were made. */
 async function restoreRest(tx: Writer, archive: Archive): Promise<void> {
-  await put(tx, 'folder', await archive.rows('folder'), true);
-  await put(tx, 'saved_search', await archive.rows('saved_search'), true);
-  const studies = new Set(
-    (await rows<{ id: string }>(sql`select id from study`, tx)).map(({ id }) => id),
-  );
+  await put(tx, 'folder', archive.rows('folder'), true);
+  await put(tx, 'saved_search', archive.rows('saved_search'), true);
+  const studies = await studyIds(tx);
   await put(
     tx,
     'attempt',
-    (await archive.rows('attempt')).map((row) => ({
+    mapped(archive.rows('attempt'), (row) => ({
       ...row,
       study_id: studies.has(String(row.study_id)) ? row.study_id : null,
     })),
     true,
   );
-  await put(tx, 'setting', await archive.rows('setting'), true);
+  await put(tx, 'setting', archive.rows('setting'), true);
+}
+
+async function studyIds(tx: Writer): Promise<Set<string>> {
+  return new Set((await rows<{ id: string }>(sql`select id from study`, tx)).map(({ id }) => id));
 }
 
 async function replaceSettings(tx: Writer, archive: Archive): Promise<void> {
-  const settings = await archive.rows('setting');
+  const settings: Row[] = [];
+  for await (const row of archive.rows('setting')) settings.push(row);
   if (settings.length === 0) return;
   await tx.execute(sql`delete from setting`);
   await put(tx, 'setting', settings);
@@ -197,36 +207,60 @@ async function unbin(
     );
 }
 
-function remapped(list: readonly Row[], key: string, ids: ReadonlyMap<string, string>): Row[] {
-  return list.flatMap((row) => {
-    const id = ids.get(String(row[key]));
-    return id === undefined ? [] : [{ ...row, [key]: id }];
-  });
+/** Each row as it is to be written; null leaves it out. */
+async function* mapped(
+  list: AsyncIterable<Row>,
+  change: (row: Row) => Row | null,
+): AsyncGenerator<Row> {
+  for await (const row of list) {
+    const changed = change(row);
+    if (changed) yield changed;
+  }
 }
 
+const remapped = (list: AsyncIterable<Row>, key: string, ids: ReadonlyMap<string, string>) =>
+  mapped(list, (row) => {
+    const id = ids.get(String(row[key]));
+    return id === undefined ? null : { ...row, [key]: id };
+  });
+
 /**
- * Writes rows as they are; those whose key is here already are passed over where that may be. Columns that
+ * Writes rows as they come; those whose key is here already are passed over where that may be. Columns that
  * came after the backup get their defaults.
  */
 async function put(
   tx: Writer,
   table: string,
-  list: readonly Row[],
+  list: Iterable<Row> | AsyncIterable<Row>,
   quietly = false,
 ): Promise<void> {
-  const columns = sql.join(
-    columnsOf(table)
-      .filter((column) => list.some((row) => column in row))
-      .map((column) => sql.identifier(column)),
-    sql`, `,
-  );
-  for (let from = 0; from < list.length; from += AT_ONCE)
+  let batch: string[] = [];
+  let size = 0;
+  let columns: SQL | null = null;
+  const write = async () => {
+    if (batch.length === 0) return;
     await tx.execute(sql`
       insert into ${sql.identifier(table)} (${columns})
-      select ${columns} from jsonb_populate_recordset(null::${sql.identifier(table)}, ${JSON.stringify(list.slice(from, from + AT_ONCE))}::jsonb)
+      select ${columns} from jsonb_populate_recordset(null::${sql.identifier(table)}, ${`[${batch.join()}]`}::jsonb)
       ${quietly ? sql`on conflict do nothing` : sql``}`);
+    batch = [];
+    size = 0;
+  };
+  for await (const row of list) {
+    columns ??= sql.join(
+      columnsOf(table)
+        .filter((column) => column in row)
+        .map((column) => sql.identifier(column)),
+      sql`, `,
+    );
+    const text = JSON.stringify(row);
+    batch.push(text);
+    size += text.length;
+    if (batch.length === AT_ONCE || size > MAX_BATCH) await write();
+  }
+  await write();
 }
 
 function beside(name: string): string {
-  return `${name.slice(0, 200 - BESIDE.length).replace(/[\ud800-\udbff]$/, '')}${BESIDE}`;
+  return `${cutText(name, 200 - BESIDE.length)}${BESIDE}`;
 }

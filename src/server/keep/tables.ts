@@ -15,6 +15,7 @@ const SCHEMAS = EXPORTS.filter(
 /** A table as it stands in a backup: what it is called, which columns it has, and which tell its rows apart. */
 interface KeptTable {
   name: string;
+  table: PgTable;
   columns: readonly string[];
   keys: readonly string[];
   parents: readonly string[];
@@ -25,6 +26,7 @@ function keptTable(table: PgTable): KeptTable {
   const keys = primaryKeys[0]?.columns ?? columns.filter(({ primary }) => primary);
   return {
     name,
+    table,
     columns: columns.map((column) => column.name),
     keys: keys.map((column) => column.name),
     parents: foreignKeys
@@ -63,6 +65,8 @@ function kept(table: string): KeptTable {
 export const keysOf = (table: string) => kept(table).keys;
 
 export const columnsOf = (table: string) => kept(table).columns;
+
+export const tableOf = (table: string) => kept(table).table;
 
 /** A row as PostgreSQL writes it as JSON: every column by its name. */
 export type Row = Record<string, unknown>;

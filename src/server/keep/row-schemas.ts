@@ -1,0 +1,90 @@
+import { getTableConfig, type PgColumn } from 'drizzle-orm/pg-core';
+import { z } from 'zod';
+import { wellFormedText } from '@/core/text';
+import { guessSchema } from '@/contracts/attempt';
+import { oklabSchema } from '@/contracts/colour';
+import { provenanceSchema, readLibraryContent } from '@/contracts/library';
+import { librarySearchSchema } from '@/contracts/library-search';
+import { settingsSchema } from '@/contracts/settings';
+import { readStudyDocument } from '@/contracts/study';
+import { tableOf, type Row } from './tables';
+
+/** A moment that both PostgreSQL and a Date can hold, in the years that pictures are studied in. */
+const moment = z.string().refine((text) => {
+  const year = new Date(text).getUTCFullYear();
+  return year >= 1970 && year < 3000;
+});
+const int = (bits: number) =>
+  z
+    .number()
+    .int()
+    .min(-(2 ** (bits - 1)))
+    .max(2 ** (bits - 1) - 1);
+
+const BY_TYPE: Readonly<Record<string, z.ZodType>> = {
+  PgUUID: z.uuid(),
+  PgText: z.string().refine((text) => wellFormedText(text) === text),
+  PgInteger: int(32),
+  PgSmallInt: int(16),
+  PgDoublePrecision: z.number(),
+  PgBoolean: z.boolean(),
+  PgTimestamp: moment,
+  // Word vectors, as PostgreSQL writes them.
+  PgCustomColumn: z.string(),
+};
+
+/** Stored documents may be of an older version: what reads them says whether they are whole. */
+const readBy = (read: (stored: unknown) => unknown) =>
+  z.unknown().refine((stored) => {
+    try {
+      read(stored);
+      return true;
+    } catch {
+      return false;
+    }
+  });
+
+/** What the columns of JSON hold, as far as it is not a reading, which is made anew from the picture. */
+const BY_COLUMN: Readonly<Record<string, z.ZodType>> = {
+  'study.document': readBy(readStudyDocument),
+  'study_revision.document': readBy(readStudyDocument),
+  'library_revision.content': readBy(readLibraryContent),
+  'saved_search.search': readBy((stored) => librarySearchSchema.parse(stored)),
+  'setting.value': readBy((stored) => settingsSchema.parse(stored)),
+  'swatch.other_names': z.array(z.string().max(200)).max(20),
+  'swatch.provenance': provenanceSchema,
+  'attempt.colour': oklabSchema,
+  'attempt.guess': guessSchema,
+  'reading.values': z.looseObject({ p5: z.number(), median: z.number(), p95: z.number() }),
+  'reading.colours': z.looseObject({}),
+  'wheel_reading.study': z.looseObject({}),
+};
+
+function columnSchema(table: string, column: PgColumn): z.ZodType {
+  const schema =
+    column.columnType === 'PgJsonb'
+      ? BY_COLUMN[`${table}.${column.name}`]
+      : BY_TYPE[column.columnType];
+  if (!schema) throw new Error(`nothing says what ${table}.${column.name} holds`);
+  const nullable = column.notNull ? schema : schema.nullable();
+  // A backup may be older than a column, which then gets its default.
+  return column.notNull && !column.hasDefault ? nullable : nullable.optional();
+}
+
+const made = new Map<string, z.ZodType<Row>>();
+
+/** What a row of a table in a backup has to be; columns that the table does not have are left out. */
+export function rowSchemaOf(table: string): z.ZodType<Row> {
+  const schema =
+    made.get(table) ??
+    z.object(
+      Object.fromEntries(
+        getTableConfig(tableOf(table)).columns.map((column) => [
+          column.name,
+          columnSchema(table, column),
+        ]),
+      ),
+    );
+  made.set(table, schema);
+  return schema;
+}
