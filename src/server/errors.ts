@@ -49,9 +49,17 @@ const OUT_OF_BOUNDS: ErrorBody = {
   status: 400,
 };
 
+const NO_ROOM: ErrorBody = {
+  code: 'no-room',
+  message: 'There is no room left on the disk. Nothing was changed; free some space and try again.',
+  status: 507,
+};
+
+/** What a refusal of the store or of the disk means; null for anything else. */
 function storeRefusal(error: unknown): ErrorBody | null {
   const { code, cause } = (error ?? {}) as { code?: unknown; cause?: unknown };
-  if (typeof code === 'string' && /^[0-9A-Z]{5}$/.test(code))
+  if (code === 'ENOSPC' || code === 'EDQUOT' || code === '53100') return NO_ROOM;
+  if (typeof code === 'string' && /^[0-9][0-9A-Z]{4}$/.test(code))
     return STORE_REFUSALS[code] ?? (/^(?:22|54)/.test(code) ? OUT_OF_BOUNDS : null);
   return cause ? storeRefusal(cause) : null;
 }

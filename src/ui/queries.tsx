@@ -17,7 +17,9 @@ export function QueryProvider({ children }: { children: ReactNode }) {
   const [client] = useState(
     () =>
       new QueryClient({
-        queryCache: new QueryCache({ onError: showError }),
+        queryCache: new QueryCache({
+          onError: (error, query) => query.meta?.isQuiet || showError(error),
+        }),
         defaultOptions: {
           queries: {
             // The server is on this machine or near it, and answers without a network.

@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useEffect, type ReactNode } from 'react';
 import { SURROUNDS } from '@/contracts/settings';
+import { CopyFailure } from './copy-failure';
 import { useSettings } from './settings';
 import { typing } from './typing';
 
@@ -44,6 +45,7 @@ export function TopLine({ children }: { children?: ReactNode }) {
         })}
       </nav>
       <div className="flex min-w-0 grow items-center gap-2">{children}</div>
+      <CopyFailure />
       <SurroundChoice />
     </header>
   );

@@ -22,9 +22,11 @@ export interface Endpoint {
   /** JSON, or a file as it is with its name beside it. */
   body?: z.ZodType | 'bytes';
   answer: EndpointAnswer;
+  /** Of one that is no GET: whether it stores nothing. */
+  reads?: true;
 }
 
-type Extras = Pick<Endpoint, 'params' | 'query' | 'body'>;
+type Extras = Pick<Endpoint, 'params' | 'query' | 'body' | 'reads'>;
 
 const endpointBy =
   <M extends Method>(method: M) =>

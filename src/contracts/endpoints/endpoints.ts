@@ -7,6 +7,7 @@ import {
   backupLookSchema,
   checkSchema,
   copySchema,
+  keepingSchema,
   restoredSchema,
   restoreOrderSchema,
 } from '../keep';
@@ -68,7 +69,10 @@ const studies = {
   }),
   printStudy: get('/api/studies/:id/sheet', file, { query: paperQuery }),
   /** The study's picture at its own size with its quiet colours pushed: each step, then the PNG piece by piece. */
-  pushStudy: post('/api/studies/:id/pushed', lines(pushEventSchema), { body: pushRequestSchema }),
+  pushStudy: post('/api/studies/:id/pushed', lines(pushEventSchema), {
+    body: pushRequestSchema,
+    reads: true,
+  }),
 };
 
 const pictures = {
@@ -91,6 +95,7 @@ const libraries = {
   readLibraryFile: post('/api/libraries/read', json(z.array(readFileSchema)), {
     query: z.object({ columns: z.string().optional() }),
     body: 'bytes',
+    reads: true,
   }),
   /** Libraries as one zip: those of `ids`, with commas between, or all. */
   exportLibraries: get('/api/libraries/zip', file, {
@@ -116,11 +121,16 @@ const libraries = {
 const drawers = {
   searchLibraries: post('/api/drawers/search', json(searchAnswerSchema), {
     body: searchRequestSchema,
+    reads: true,
   }),
-  countFacets: post('/api/drawers/facets', json(facetsSchema), { body: librarySearchSchema }),
+  countFacets: post('/api/drawers/facets', json(facetsSchema), {
+    body: librarySearchSchema,
+    reads: true,
+  }),
   countLibraries: get('/api/drawers/counts', json(libraryCountsSchema)),
   findNeighbours: post('/api/drawers/neighbours', json(neighboursSchema), {
     body: z.object({ libraryId: z.uuid(), swatchId: z.string().max(40), colour: oklabSchema }),
+    reads: true,
   }),
   orderLibrary: put('/api/drawers/order', empty, {
     body: z.object({ id: z.uuid(), before: z.uuid().nullable() }),
@@ -157,6 +167,8 @@ const keep = {
   receiveBackup: post('/api/keep/receive', json(backupLookSchema), { body: 'bytes' }),
   restoreBackup: post('/api/keep/restore', json(restoredSchema), { body: restoreOrderSchema }),
   checkStore: post('/api/keep/check', json(checkSchema)),
+  /** How the keeping goes: what the store takes, what is free, and whether copies fail. */
+  getKeeping: get('/api/keep/state', json(keepingSchema)),
   listCopies: get('/api/keep/copies', json(z.array(copySchema))),
   makeCopy: post('/api/keep/copies', created(copySchema)),
   getCopy: get('/api/keep/copies/:name', file),

@@ -1,5 +1,6 @@
 import { wellFormedText } from '@/core/text';
 import { readJson } from '../read-json';
+import { requireRoom } from '../room';
 import { z } from 'zod';
 import type { EndpointName, Endpoints } from '@/contracts/endpoints/endpoints';
 import { nounAt, type Endpoint, type Parsed } from '@/contracts/endpoints/endpoint';
@@ -34,6 +35,8 @@ export async function answerEndpoint<E extends Endpoint>(
   request: Request,
   params: Readonly<Record<string, string>>,
 ): Promise<Response> {
+  if (endpoint.method !== 'GET' && !endpoint.reads)
+    await requireRoom(0, endpoint.method === 'DELETE');
   const given = {
     request,
     params: parsedParams(endpoint, params),

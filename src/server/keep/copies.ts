@@ -7,7 +7,8 @@ import { addDays, format } from 'date-fns';
 import type { LocalCopy } from '@/contracts/keep';
 import type { CopyTime } from '@/contracts/settings';
 import { dataFolder } from '../db/client';
-import { notFound } from '../errors';
+import { errorBodyOf, notFound } from '../errors';
+import { requireRoom } from '../room';
 import { getSettings } from '../settings/settings';
 import { openArchive } from './archive';
 import { backup } from './backup';
@@ -43,9 +44,48 @@ export async function listCopies(): Promise<LocalCopy[]> {
   return copies.sort((one, other) => (one.name < other.name ? 1 : -1));
 }
 
-/** Makes a copy, reads it back against its checksums, and lets go of the oldest beyond `keep`. */
-export async function makeCopy(keep: number): Promise<LocalCopy> {
+/** What is going on in this process, whatever bundle asks. */
+const state = globalThis as typeof globalThis & {
+  prismCopying?: Promise<LocalCopy>;
+  prismCopyFailed?: { at: string; why: string };
+};
+
+/** The last copy that was tried and failed, until one is made again. */
+export const copyFailure = () => state.prismCopyFailed ?? null;
+
+/**
+ * Makes a copy, reads it back against its checksums, and lets go of the oldest beyond `keep`. Whoever asks while one
+ * is being made gets that one.
+ */
+export function makeCopy(keep: number): Promise<LocalCopy> {
+  state.prismCopying ??= writeCopy(keep)
+    .then(
+      (copy) => {
+        state.prismCopyFailed = undefined;
+        return copy;
+      },
+      (error: unknown) => {
+        state.prismCopyFailed = {
+          at: new Date().toISOString(),
+          why: reasonOf(error),
+        };
+        throw error;
+      },
+    )
+    .finally(() => (state.prismCopying = undefined));
+  return state.prismCopying;
+}
+
+function reasonOf(error: unknown): string {
+  const { code, syscall } = error as NodeJS.ErrnoException;
+  return syscall && code !== 'ENOSPC'
+    ? `the folder of copies can’t be written to (${code}).`
+    : errorBodyOf(error).message;
+}
+
+async function writeCopy(keep: number): Promise<LocalCopy> {
   await mkdir(copiesFolder(), { recursive: true });
+  await requireRoom();
   const name = backupName();
   const file = path.join(/*turbopackIgnore: true*/ copiesFolder(), name);
   const part = `${file}.part`;

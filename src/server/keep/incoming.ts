@@ -9,23 +9,24 @@ import { subHours } from 'date-fns';
 import type { BackupLook, Restored, RestoreOrder } from '@/contracts/keep';
 import { dataFolder } from '../db/client';
 import { ServiceError } from '../errors';
+import { requireRoom } from '../room';
 import { openArchive } from './archive';
 import { restore } from './restore';
 import { standingsOf } from './standing';
 
 /** A backup that was sent and not restored is thrown away after this long. */
 const KEPT_HOURS = 24;
+const MAX_BACKUP_BYTES = 50 * 1024 ** 3;
 
 const folder = () => path.join(/*turbopackIgnore: true*/ dataFolder(), 'incoming');
 const fileOf = (token: string) => path.join(/*turbopackIgnore: true*/ folder(), `${token}.zip`);
 
 /** Takes a backup in as it comes, checks all of it, and answers what it holds. One that is damaged is thrown away. */
 export async function receive(body: WebStream<Uint8Array> | null): Promise<BackupLook> {
-  await mkdir(folder(), { recursive: true });
   await throwOld();
   const token = randomUUID();
   try {
-    if (body) await pipeline(Readable.fromWeb(body), createWriteStream(fileOf(token)));
+    if (body) await pipeline(Readable.fromWeb(body), limited, createWriteStream(fileOf(token)));
     return await lookAt(fileOf(token), token);
   } catch (error) {
     await rm(fileOf(token), { force: true });
@@ -59,7 +60,25 @@ export async function restoreReceived({ token, ...order }: RestoreOrder): Promis
   }
 }
 
-async function throwOld(): Promise<void> {
+/** Passes a backup on as long as there is room for it. */
+async function* limited(source: AsyncIterable<Uint8Array>): AsyncGenerator<Uint8Array> {
+  let size = 0;
+  for await (const part of source) {
+    size += part.byteLength;
+    if (size > MAX_BACKUP_BYTES)
+      throw new ServiceError(
+        'too-many-bytes',
+        'This backup is larger than 50 GB. Nothing was restored.',
+        413,
+      );
+    await requireRoom(part.byteLength);
+    yield part;
+  }
+}
+
+/** Throws away what was sent and not restored for long. */
+export async function throwOld(): Promise<void> {
+  await mkdir(folder(), { recursive: true });
   const limit = subHours(new Date(), KEPT_HOURS);
   for (const name of await readdir(folder())) {
     const file = path.join(/*turbopackIgnore: true*/ folder(), name);

@@ -11,6 +11,7 @@ import { picture, pictureBytes, reading, study } from '../db/schema';
 import { valueColumns } from '../readings/columns';
 import { jpegQuality } from './jpeg-quality';
 import type { Writer } from '../documents/revisions';
+import { semaphore } from '../semaphore';
 import { studyRevisions } from '../studies/study-history';
 import { encodeThumbnail, encodeWorking, makeWorkingCopy } from './read-picture';
 
@@ -26,6 +27,9 @@ interface BringingIn {
   /** What is already known of a new study, its palette apart. */
   document?: StudyDocument;
 }
+
+/** A large picture takes hundreds of megabytes while it is decoded. */
+const twoAtATime = semaphore(2);
 
 export const WHOLE_PICTURE = { framing: { angle: 0, crop: null }, cast: null };
 
@@ -51,7 +55,7 @@ export async function importPicture(
   if (known) return known;
 
   onStage('working copy');
-  const { working, type, width, height } = await makeWorkingCopy(bytes);
+  const { working, type, width, height } = await twoAtATime(() => makeWorkingCopy(bytes), signal);
   signal?.throwIfAborted();
   onStage('palette');
   const [result, workingBytes, thumbnail] = await Promise.all([

@@ -4,6 +4,7 @@ import { runPush } from '@/workers/server/pool';
 import { database } from '../db/client';
 import { pictureBytes, study } from '../db/schema';
 import { notFound } from '../errors';
+import { semaphore } from '../semaphore';
 import { decodeOriginal, decodeWorking, encodePng } from './read-picture';
 
 type OnStep = (step: (typeof PUSH_STEPS)[number], share: number) => void;
@@ -12,7 +13,14 @@ type OnStep = (step: (typeof PUSH_STEPS)[number], share: number) => void;
  * A study's picture at the size it came in, framed, corrected and pushed, as PNG in sRGB. Throws
  * not-found for a study that is not here; stops when `signal` says so.
  */
-export async function pushOriginal(
+export function pushOriginal(...given: Parameters<typeof pushNow>): ReturnType<typeof pushNow> {
+  return oneAtATime(() => pushNow(...given), given[3]);
+}
+
+/** A picture of 80 megapixels takes some gigabyte while it is pushed. */
+const oneAtATime = semaphore(1);
+
+async function pushNow(
   studyId: string,
   { settings, framing, neutral }: PushRequest,
   onStep: OnStep,

@@ -11,7 +11,7 @@ import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { download } from '@/ui/keep-file';
 import { say, showError } from '@/ui/notices';
-import { useChanged, useStored } from '@/ui/queries';
+import { useChanged, useFetched, useStored } from '@/ui/queries';
 import { useSettings } from '@/ui/settings';
 import { Slider } from '@/ui/slider';
 import { several } from '@/ui/words';
@@ -57,9 +57,14 @@ function megabytes(bytes: number): string {
   return `${(bytes / 1024 / 1024).toFixed(1)} MB`;
 }
 
+/** "1.2 GB". */
+function gigabytes(bytes: number): string {
+  return `${(bytes / 1024 ** 3).toFixed(1)} GB`;
+}
+
 function CopiesSection({ copies: brought }: { copies: LocalCopy[] }) {
   const copies = useStored(endpoints.listCopies, {}, brought);
-  const changed = useChanged(endpoints.listCopies);
+  const changed = useChanged(endpoints.listCopies, endpoints.getKeeping);
   const { settings, change } = useSettings();
   const { every, keep } = settings.copies;
   const [making, setMaking] = useState(false);
@@ -71,6 +76,7 @@ function CopiesSection({ copies: brought }: { copies: LocalCopy[] }) {
       await changed();
     } catch (error) {
       showError(error);
+      await changed();
     } finally {
       setMaking(false);
     }
@@ -81,6 +87,7 @@ function CopiesSection({ copies: brought }: { copies: LocalCopy[] }) {
       <p className="mt-1 mb-2">
         While Bold Prism runs it lays a copy beside its data, reads it back, and lets the oldest go.
       </p>
+      <KeepingSentence />
       <Choice
         label="A copy"
         value={every}
@@ -117,6 +124,27 @@ function CopiesSection({ copies: brought }: { copies: LocalCopy[] }) {
         ))}
       </ul>
     </section>
+  );
+}
+
+/** What everything takes on the disk, and whether copies fail. */
+function KeepingSentence() {
+  const { data } = useFetched(endpoints.getKeeping, {});
+  if (!data) return null;
+  const { store, copies, free, failed } = data;
+  return (
+    <>
+      <p className="mb-2">
+        What is kept takes {megabytes(store)}, its copies {megabytes(copies)}
+        {free === null ? '' : `; ${gigabytes(free)} are free on this disk`}.
+      </p>
+      {failed && (
+        <p role="alert" className="mb-3 border-l-4 border-ink pl-3 font-semibold">
+          No copy could be made on {format(new Date(failed.at), 'd MMM yyyy, HH:mm')}: {failed.why}{' '}
+          It is tried again every hour.
+        </p>
+      )}
+    </>
   );
 }
 
