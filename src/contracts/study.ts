@@ -265,6 +265,8 @@ export type Study = z.infer<typeof studySchema>;
 
 export const studyCardSchema = z.object({
   id: z.string(),
+  /** Of a document that is damaged only the title is known. */
+  isReadable: z.boolean(),
   title: z.string(),
   maker: z.string(),
   kind: z.enum(KINDS).nullable(),

@@ -9,7 +9,14 @@ import { handlers } from './endpoints/handlers';
 import { createLibrary, getLibrary } from './libraries/libraries';
 import { importPicture } from './pictures/import-picture';
 import { listStudyHistory, studyRevisions } from './studies/study-history';
-import { getStudy, renameStudy, saveStudy } from './studies/studies';
+import {
+  deleteStudy,
+  getStudy,
+  listStudies,
+  renameStudy,
+  restoreStudy,
+  saveStudy,
+} from './studies/studies';
 import { freshDatabase } from './testing/test-database';
 import { redAndBlue } from './testing/test-pictures';
 
@@ -99,7 +106,16 @@ describe('a study’s history', () => {
       .set({ document: { version: 99 } as never })
       .where(eq(study.id, id));
     await expect(getStudy(id)).rejects.toThrow(RangeError);
+    // All others still hang, and this one is named.
+    const cards = await listStudies();
+    expect(cards.length).toBeGreaterThan(1);
+    expect(cards.filter(({ isReadable }) => !isReadable)).toEqual([
+      expect.objectContaining({ id, title: document.title, swatches: [] }),
+    ]);
+    await deleteStudy(id);
+    await restoreStudy(id);
     await db.update(study).set({ document }).where(eq(study.id, id));
+    expect((await listStudies()).every(({ isReadable }) => isReadable)).toBe(true);
   });
 });
 

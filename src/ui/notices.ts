@@ -6,7 +6,8 @@ import { toast } from 'sonner';
 export function showError(error: unknown): void {
   console.error(error);
   const words = error instanceof Error ? error.message : 'Something went wrong. Please try again.';
-  toast(words, { duration: 12_000, closeButton: true });
+  // What several requests meet at once is said once.
+  toast(words, { id: words, duration: 12_000, closeButton: true });
 }
 
 /** Says what was done, with the way back. */

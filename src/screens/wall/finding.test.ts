@@ -40,6 +40,7 @@ const card = (title: string, reading: StudyCard['reading'], part = {}): StudyCar
   kind: null,
   pictureId: title,
   aspect: 1,
+  isReadable: true,
   createdAt: '',
   updatedAt: '',
   swatches: [],

@@ -37,22 +37,27 @@ export function StudyCard({ card, onRename, onDelete, onCompare, onPrint }: Prop
   ];
   return (
     <li className="max-w-full" style={{ width }}>
-      <Link href={`/desk/${card.id}`} className="block" aria-label={`Open ${card.title}`}>
-        <img
-          src={hrefOf(endpoints.getPicture, { id: card.pictureId, rendition: 'thumbnail' })}
-          alt=""
-          className="block w-full bg-faint object-cover"
-          style={{ height: HEIGHT }}
-        />
-        <div className="mt-1 bg-sheet px-1 py-1">
-          <Stave
-            swatches={card.swatches}
-            scale={settings.scale}
-            height={52}
-            label={staveWords(card.swatches)}
-          />
-        </div>
-      </Link>
+      {card.isReadable ? (
+        <Link href={`/desk/${card.id}`} className="block" aria-label={`Open ${card.title}`}>
+          <Thumbnail pictureId={card.pictureId} />
+          <div className="mt-1 bg-sheet px-1 py-1">
+            <Stave
+              swatches={card.swatches}
+              scale={settings.scale}
+              height={52}
+              label={staveWords(card.swatches)}
+            />
+          </div>
+        </Link>
+      ) : (
+        <>
+          <Thumbnail pictureId={card.pictureId} />
+          <p className="mt-1 bg-sheet px-2 py-1 text-sm leading-snug font-semibold">
+            What is stored of this study is damaged and can’t be read. A copy may have it whole: see
+            Back up and restore.
+          </p>
+        </>
+      )}
       <div className="flex items-start gap-1 pt-1.5">
         <div className="min-w-0 grow">
           {renaming ? (
@@ -77,14 +82,29 @@ export function StudyCard({ card, onRename, onDelete, onCompare, onPrint }: Prop
             </Button>
           }
           items={[
-            { title: 'Rename', onSelect: () => setRenaming(true) },
-            { title: 'Compare with …', onSelect: onCompare },
-            { title: 'Print a sheet …', onSelect: onPrint },
+            ...(card.isReadable
+              ? [
+                  { title: 'Rename', onSelect: () => setRenaming(true) },
+                  { title: 'Compare with …', onSelect: onCompare },
+                  { title: 'Print a sheet …', onSelect: onPrint },
+                ]
+              : []),
             { title: 'Delete', onSelect: onDelete },
           ]}
         />
       </div>
     </li>
+  );
+}
+
+function Thumbnail({ pictureId }: { pictureId: string }) {
+  return (
+    <img
+      src={hrefOf(endpoints.getPicture, { id: pictureId, rendition: 'thumbnail' })}
+      alt=""
+      className="block w-full bg-faint object-cover"
+      style={{ height: HEIGHT }}
+    />
   );
 }
 

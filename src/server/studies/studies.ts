@@ -26,6 +26,7 @@ export async function listStudies(): Promise<StudyCard[]> {
   const rows = await db
     .select({
       id: study.id,
+      title: study.title,
       document: study.document,
       pictureId: study.pictureId,
       createdAt: study.createdAt,
@@ -56,15 +57,18 @@ export async function listStudies(): Promise<StudyCard[]> {
       height,
       createdAt,
       updatedAt,
+      title,
       document: stored,
       ...read
     }): StudyCard => {
-      const document = readStudyDocument(stored);
+      const whole = documentIn(stored);
+      const document = whole ?? newDocument(title);
       const { key, range, median, spread, neutral, temperature, ...onWheel } = read;
       const colours =
         neutral === null || temperature === null ? null : { ...onWheel, neutral, temperature };
       return {
         id,
+        isReadable: whole !== null,
         pictureId,
         title: document.title,
         maker: document.maker,
@@ -82,6 +86,15 @@ export async function listStudies(): Promise<StudyCard[]> {
       };
     },
   );
+}
+
+/** A stored document; null where it is damaged. */
+function documentIn(stored: unknown): StudyDocument | null {
+  try {
+    return readStudyDocument(stored);
+  } catch {
+    return null;
+  }
 }
 
 /** A study with the facts of its picture. Throws not-found, for a deleted one too. */
