@@ -102,7 +102,7 @@ test('pages carry a strict policy, and nothing of ours breaks it', async ({ page
   expect(violations.filter((what) => what.startsWith('script-src'))).toHaveLength(1);
   violations.length = 0;
   await openStudy(page, app.url, 'Lower station, rain at dusk');
-  for (const step of ['Values', 'Colours', 'Hidden', 'Palette']) await toStep(page, step);
+  for (const step of ['Values', 'Colours', 'Hidden', 'Palette'] as const) await toStep(page, step);
   await page.goto(`${app.url}/drawers`);
   await isReady(page);
   await page.goto(`${app.url}/drawers/keep`);
