@@ -1,4 +1,3 @@
-import { mkdir } from 'node:fs/promises';
 import path from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import { drizzle as drizzlePglite } from 'drizzle-orm/pglite';
@@ -7,6 +6,7 @@ import { drizzle as drizzleServer } from 'drizzle-orm/node-postgres';
 import { migrate as migrateServer } from 'drizzle-orm/node-postgres/migrator';
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import pg from 'pg';
+import { DamagedFolderError, holdsDatabase } from './damaged-folder';
 import { lockFolder } from './folder-lock';
 import * as schema from './schema';
 
@@ -25,18 +25,23 @@ function migrationsFolder(): string {
   return path.join(/*turbopackIgnore: true*/ process.cwd(), 'src/server/db/migrations');
 }
 
-/** PostgreSQL embedded in a folder, locked for this process and migrated. `null` keeps it in memory. */
+/**
+ * PostgreSQL embedded in a folder, locked for this process and migrated. `null` keeps it in memory.
+ * Throws a DamagedFolderError where the folder holds a database that can't be opened.
+ */
 export async function openFolder(folder: string | null, from?: Blob): Promise<OpenDatabase> {
   const lock = folder === null ? null : await lockFolder(folder);
+  const isKnown = folder !== null && holdsDatabase(folder);
   try {
-    if (folder !== null) await mkdir(path.dirname(folder), { recursive: true });
     const client = new PGlite({
       dataDir: folder ?? 'memory://',
       loadDataDir: from,
       // PGlite parses bytes one by one; Buffer does it ten times as fast.
       parsers: { [BYTEA]: (text: string) => Buffer.from(text.slice(2), 'hex') },
     });
-    await client.waitReady;
+    await client.waitReady.catch((error: unknown) => {
+      throw isKnown ? new DamagedFolderError(folder, error) : error;
+    });
     const db = drizzlePglite(client, { schema });
     await migratePglite(db, { migrationsFolder: migrationsFolder() });
     return {

@@ -2,7 +2,14 @@ import { closePool, warmPool } from '@/workers/server/pool';
 import { refreshStale } from '../readings/refresh';
 import { indexStale } from '../libraries/libraries';
 import { keepHouse } from '../keep/housekeeping';
+import { newestCopy } from '../keep/copies';
+import { DamagedFolderError, damageReport } from './damaged-folder';
 import { closeDatabase, database } from './client';
+
+async function reportOf(error: unknown): Promise<unknown> {
+  if (error instanceof DamagedFolderError) return damageReport(error, await newestCopy());
+  return error instanceof Error ? error.message : error;
+}
 
 /**
  * A throw while starting would leave a server that answers 500 for ever, so it says why and ends.
@@ -13,7 +20,7 @@ export async function openForServing(): Promise<void> {
     await database();
     await indexStale();
   } catch (error) {
-    console.error(error instanceof Error ? error.message : error);
+    console.error(await reportOf(error));
     process.exit(1);
   }
   keepHouse();

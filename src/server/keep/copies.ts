@@ -44,6 +44,12 @@ export async function listCopies(): Promise<LocalCopy[]> {
   return copies.sort((one, other) => (one.name < other.name ? 1 : -1));
 }
 
+/** The path of the newest copy; null where there is none. */
+export async function newestCopy(): Promise<string | null> {
+  const [last] = await listCopies();
+  return last ? path.join(/*turbopackIgnore: true*/ copiesFolder(), last.name) : null;
+}
+
 /** What is going on in this process, whatever bundle asks. */
 const state = globalThis as typeof globalThis & {
   prismCopying?: Promise<LocalCopy>;
