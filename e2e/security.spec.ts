@@ -56,7 +56,10 @@ test('pages of other sites get nothing that is kept, and change nothing', async 
 });
 
 test('a malformed address or origin is refused in words, not with an error of the server', async () => {
-  for (const path of ['/api/studies/%', '/%', '/api/%00', '/desk/%ff', '/drawers?text=%'])
+  for (const path of [
+    ...['/api/studies/%', '/api/studies/%ff', '/api/%00', '/%', '/desk/%ff'],
+    ...['/desk/%', '/drawers?text=%', '/drawers?text=%ff', '/_next/static/%'],
+  ])
     expect([path, (await ask(path)).status < 500]).toEqual([path, true]);
   for (const origin of ['http://[', 'null', 'x', 'http://a b'])
     expect((await ask('/api/studies', { origin })).status).toBe(403);

@@ -22,10 +22,22 @@ function policyFor(nonce: string): string {
   ].join('; ');
 }
 
+/** Next.js itself answers addresses with half an escape with an error of the server. */
+function isDecodable(path: string): boolean {
+  try {
+    decodeURIComponent(path);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
 /** Comes before every page and file; the API's requests are checked where they are answered. */
 export function proxy(request: NextRequest): NextResponse {
   if (!isOwnHost(request.headers.get('host')))
     return new NextResponse('This server is not known under that name.', { status: 421 });
+  if (!isDecodable(request.nextUrl.pathname))
+    return new NextResponse('There is nothing at this address.', { status: 404 });
   const policy = policyFor(btoa(crypto.randomUUID()));
   const headers = new Headers(request.headers);
   // Next.js reads the nonce for its own scripts from here.
@@ -35,5 +47,6 @@ export function proxy(request: NextRequest): NextResponse {
   return response;
 }
 
-// A body that passes through here is cut at 10 MB; uploads go to the API.
-export const config = { matcher: '/((?!api/).*)' };
+// A body that passes through here is cut at 10 MB; uploads go to the API. Of its addresses, whose parameters are all
+// ASCII, only those come here that may not be decodable.
+export const config = { matcher: ['/((?!api/).*)', '/(api/.*%(?![0-7][0-9a-fA-F]).*)'] };
