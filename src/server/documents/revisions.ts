@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import { differenceInMinutes } from 'date-fns';
-import { and, desc, eq } from 'drizzle-orm';
+import { and, desc, eq, inArray } from 'drizzle-orm';
 import { database } from '../db/client';
 import type { Database } from '../db/open';
 import { libraryRevision } from '../db/library-schema';
@@ -14,6 +14,8 @@ type RevisionTable = typeof libraryRevision | typeof studyRevision;
 
 /** Saves within this long of the first of them are one sitting, of which the last state is kept. */
 const SITTING_MINUTES = 10;
+/** The most sittings that a document's history goes back, besides its first state. */
+export const MAX_SITTINGS = 300;
 
 export interface Revision<D> {
   revision: number;
@@ -46,6 +48,18 @@ export function revisionsIn<D>(
   const table = revisionTable as typeof libraryRevision;
   const stored = (document: D) => write(document) as (typeof table.$inferInsert)['content'];
 
+  /** The first state stays, and the last sittings; what lies between grows out. */
+  const forgetOldest = async (tx: Writer, owner: string) => {
+    const kept = await tx
+      .select({ revision: table.revision })
+      .from(table)
+      .where(eq(table.ownerId, owner))
+      .orderBy(desc(table.revision));
+    const old = kept.slice(MAX_SITTINGS, -1).map((row) => row.revision);
+    if (old.length > 0)
+      await tx.delete(table).where(and(eq(table.ownerId, owner), inArray(table.revision, old)));
+  };
+
   return {
     async keep(tx, owner, revision, document) {
       const content = stored(document);
@@ -68,6 +82,7 @@ export function revisionsIn<D>(
       await tx
         .insert(table)
         .values({ ownerId: owner, revision, content, ...(isSitting && { beganAt: last.beganAt }) });
+      if (!isSitting) await forgetOldest(tx, owner);
     },
 
     async begin(tx, owner, revision, document) {

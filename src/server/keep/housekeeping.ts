@@ -1,4 +1,5 @@
 import { rm } from 'node:fs/promises';
+import { vacuumIfWorthwhile } from '../db/vacuum';
 import { emptyOld } from '../libraries/bin';
 import { outgoingFolder } from './backup';
 import { copyIfDue } from './copies';
@@ -13,6 +14,7 @@ export function keepHouse(): void {
     void job.catch((error: unknown) => console.error(error));
   const round = () => {
     for (const job of [copyIfDue(), emptyOld(), throwOld()]) logged(job);
+    logged(vacuumIfWorthwhile());
   };
   // What a process that was killed had begun to send belongs to nobody.
   logged(rm(outgoingFolder(), { recursive: true, force: true }));

@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { and, desc, eq, inArray, isNull, lt, sql } from 'drizzle-orm';
 import type { Library, LibraryCard, LibraryContent, NewLibrary } from '@/contracts/library';
 import { database } from '../db/client';
-import { library, swatch, tag } from '../db/library-schema';
+import { library, swatch } from '../db/library-schema';
 import { notFound } from '../errors';
 import { documentService } from '../documents/document-service';
 import type { Writer } from '../documents/revisions';
@@ -143,7 +143,7 @@ const documents = documentService<LibraryContent>({
       })
       .where(and(eq(library.id, id), eq(library.revision, basedOn), isNull(library.deletedAt)))
       .returning({ revision: library.revision, updatedAt: library.updatedAt });
-    if (row) await rewriteContents(tx, id, content);
+    if (row) await writeContents(tx, id, content);
     return row ?? null;
   },
   newest: getLibrary,
@@ -157,12 +157,6 @@ export async function saveLibrary(
 ): Promise<{ id: string; revision: number }> {
   const { revision } = await documents.save(id, basedOn, content);
   return { id, revision };
-}
-
-async function rewriteContents(tx: Writer, id: string, content: LibraryContent): Promise<void> {
-  await tx.delete(swatch).where(eq(swatch.libraryId, id));
-  await tx.delete(tag).where(eq(tag.libraryId, id));
-  await writeContents(tx, id, content);
 }
 
 /** A library of the same content beside it, in the same folder. */
@@ -204,7 +198,9 @@ export async function indexStale(): Promise<number> {
     const { swatches, tags } = await contentsOf([id]);
     const content = { name, note, swatches: swatches.get(id) ?? [], tags: tags.get(id) ?? [] };
     await db.transaction(async (tx) => {
-      await rewriteContents(tx, id, content);
+      // Facts beside the colours may be of an older version: every row is written anew.
+      await tx.delete(swatch).where(eq(swatch.libraryId, id));
+      await writeContents(tx, id, content);
       await libraryRevisions.begin(tx, id, revision, content);
     });
   }

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import type { LibraryContent, Swatch } from '@/contracts/library';
@@ -11,20 +12,49 @@ import { wordsOf } from './words';
 /** Rows in one statement: each takes some twenty parameters, of which PostgreSQL allows 65,535. */
 const ROWS_AT_ONCE = 1000;
 
-/** Writes the swatches and tags of a library that has none, and what it is found by. */
+/** Writes the swatches and tags of a library, as far as they differ from what it has, and what it is found by. */
 export async function writeContents(
   tx: Writer,
   libraryId: string,
   content: LibraryContent,
 ): Promise<void> {
-  const rows = content.swatches.map((one, position) => swatchRow(libraryId, one, position));
+  await writeSwatches(tx, libraryId, content.swatches);
+  const tags = (await contentsOf([libraryId], tx)).tags.get(libraryId) ?? [];
+  if (!isDeepStrictEqual(tags, content.tags)) {
+    await tx.delete(tag).where(eq(tag.libraryId, libraryId));
+    if (content.tags.length > 0)
+      await tx
+        .insert(tag)
+        .values(content.tags.map((name, position) => ({ libraryId, name, position })));
+  }
+  await indexLibrary(tx, libraryId, content);
+}
+
+/** Rows that are as they were stay as they are: a store grows by every row that is written. */
+async function writeSwatches(
+  tx: Writer,
+  libraryId: string,
+  swatches: readonly Swatch[],
+): Promise<void> {
+  const had = (await contentsOf([libraryId], tx)).swatches.get(libraryId) ?? [];
+  const before = new Map(had.map((one, position) => [one.id, { one, position }]));
+  const changed = swatches
+    .map((one, position) => ({ one, position }))
+    .filter((now) => !isDeepStrictEqual(before.get(now.one.id), now));
+  const kept = new Set(swatches.map(({ id }) => id));
+  const gone = [
+    ...had.filter(({ id }) => !kept.has(id)).map(({ id }) => id),
+    ...changed.filter(({ one }) => before.has(one.id)).map(({ one }) => one.id),
+  ];
+  for (let i = 0; i < gone.length; i += ROWS_AT_ONCE)
+    await tx
+      .delete(swatch)
+      .where(
+        and(eq(swatch.libraryId, libraryId), inArray(swatch.id, gone.slice(i, i + ROWS_AT_ONCE))),
+      );
+  const rows = changed.map(({ one, position }) => swatchRow(libraryId, one, position));
   for (let i = 0; i < rows.length; i += ROWS_AT_ONCE)
     await tx.insert(swatch).values(rows.slice(i, i + ROWS_AT_ONCE));
-  if (content.tags.length > 0)
-    await tx
-      .insert(tag)
-      .values(content.tags.map((name, position) => ({ libraryId, name, position })));
-  await indexLibrary(tx, libraryId, content);
 }
 
 function swatchRow(libraryId: string, one: Swatch, position: number) {
@@ -84,7 +114,12 @@ export async function indexLibrary(
   await tx
     .update(swatch)
     .set({ words: swatchWords(libraryId) })
-    .where(eq(swatch.libraryId, libraryId));
+    .where(
+      and(
+        eq(swatch.libraryId, libraryId),
+        sql`${swatch.words} is distinct from ${swatchWords(libraryId)}`,
+      ),
+    );
 }
 
 /** Whether a library and its swatches are found by what they and their study say now. */
