@@ -1,5 +1,6 @@
 import { ZodError } from 'zod';
 import type { ErrorBody } from '@/contracts/errors';
+import { isClosing } from './closing';
 
 /**
  * The one kind of error that services throw: a code for programs, a sentence for the person (what
@@ -82,6 +83,13 @@ export function errorBodyOf(error: unknown): ErrorBody & { detail?: unknown } {
   // By name: a body is parsed in another realm under some runtimes.
   if ((error as { name?: unknown } | null)?.name === 'SyntaxError')
     return { code: 'not-json', message: 'What was sent is not JSON.', status: 400 };
+  if (isClosing())
+    return {
+      code: 'closing',
+      message:
+        'Bold Prism is closing, so this was not done. Nothing of it was stored; try again when it runs.',
+      status: 503,
+    };
   console.error(error);
   return {
     code: 'unforeseen',

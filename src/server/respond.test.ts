@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { jest } from '@jest/globals';
+import { setClosing } from './closing';
 import { ServiceError } from './errors';
 import { answering, inLines, attachment, readBody } from './respond';
 
@@ -41,6 +42,32 @@ describe('answers', () => {
     expect(JSON.stringify(await answer.json())).not.toContain('secret');
     expect(log).toHaveBeenCalledTimes(1);
     log.mockRestore();
+  });
+
+  it.each([
+    ['a key that points nowhere', { cause: { code: '23503' } }, 409, 'gone'],
+    ['a row that is there already', { cause: { code: '23505' } }, 409, 'double'],
+    ['a number that no column holds', { cause: { code: '22003' } }, 400, 'not-as-agreed'],
+    ['a disk that is full', { code: 'ENOSPC' }, 507, 'no-room'],
+    ['a store that is full', { cause: { code: '53100' } }, 507, 'no-room'],
+  ])('say what the store or the disk refuses: %s', async (_, thrown, status, code) => {
+    const answer = await answering(async () => {
+      throw Object.assign(new Error('inner words'), thrown);
+    })(request());
+    expect(answer.status).toBe(status);
+    const { error } = await answer.json();
+    expect(error.code).toBe(code);
+    expect(error.message).not.toContain('inner');
+  });
+
+  it('say that the server is closing, where something fails for that', async () => {
+    setClosing(true);
+    const answer = await answering(async () => {
+      throw new Error('Terminating worker thread');
+    })(request());
+    setClosing(false);
+    expect(answer.status).toBe(503);
+    expect((await answer.json()).error.message).toMatch(/closing.*try again/);
   });
 
   it('refuse pages of other sites', async () => {

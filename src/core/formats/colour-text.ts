@@ -9,7 +9,7 @@ export interface FoundColour {
   end: number;
 }
 
-const NUMBER = String.raw`[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?`;
+const NUMBER = String.raw`[-+]?(?:\d+(?:\.\d*)?|\.\d+)(?:e[-+]?\d+)?`;
 const PART = String.raw`(?:${NUMBER}(?:%|deg)?|none)`;
 /** A hex colour, or one of CSS's colour functions with three parts and perhaps an alpha. */
 const COLOUR = new RegExp(

@@ -10,7 +10,7 @@ import {
 const MAGIC = 'GIMP Palette';
 const COLUMNS = 8;
 /** Programs pad channels to three places; a name follows after white space. */
-const COLOUR_LINE = /^\s*(\d+)\s+(\d+)\s+(\d+)(?:\s+(.*?))?\s*$/;
+const COLOUR_LINE = /^(\d+)\s+(\d+)\s+(\d+)(?=\s|$)/;
 
 /**
  * GPL, the plain-text palette that open-source image programs share: a first line that names the
@@ -42,13 +42,12 @@ export const gpl: LibraryFormat = {
     lines.slice(1).forEach((line, i) => {
       const trimmed = line.trim();
       if (trimmed === '' || trimmed.startsWith('#')) return;
-      const named = /^Name:\s*(.*)$/.exec(trimmed);
-      if (named && swatches.length === 0) {
-        name = named[1];
+      if (trimmed.startsWith('Name:') && swatches.length === 0) {
+        name = trimmed.slice('Name:'.length).trim();
         return;
       }
       if (/^(Columns|Channels):/.test(trimmed) && swatches.length === 0) return;
-      swatches.push(readColour(line, i + 2));
+      swatches.push(readColour(trimmed, i + 2));
     });
     return { name, note: '', tags: [], swatches };
   },
@@ -57,9 +56,9 @@ export const gpl: LibraryFormat = {
 function readColour(line: string, number: number): FileSwatch {
   const match = COLOUR_LINE.exec(line);
   if (!match)
-    throw new FormatError(number, `“${line.trim().slice(0, 40)}” is not three numbers and a name.`);
+    throw new FormatError(number, `“${line.slice(0, 40)}” is not three numbers and a name.`);
   const bytes = [Number(match[1]), Number(match[2]), Number(match[3])] as [number, number, number];
   if (bytes.some((byte) => byte > 255))
     throw new FormatError(number, `${bytes.join(' ')} goes beyond 255.`);
-  return bareSwatch(match[4] ?? '', oklabFromBytes(bytes));
+  return bareSwatch(line.slice(match[0].length).trim(), oklabFromBytes(bytes));
 }

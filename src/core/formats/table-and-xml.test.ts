@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { hexFromOklab, oklabFromHex } from '../colour/hex';
 import type { Oklab } from '../colour/oklab';
 import { csv, readRows, readTable } from './csv';
-import { FormatError, loses, type LibraryFile } from './library-file';
+import { bareSwatch, FormatError, loses, type LibraryFile } from './library-file';
 import { soc } from './soc';
 import { chartOf, svgChart } from './svg-chart';
 import { anyLibrary, anyLibraryOf, anyOklab, libraryOf, plain } from './testing';
@@ -30,16 +30,35 @@ describe('CSV', () => {
     expect(loses(csv)).toEqual(['name', 'note', 'tags', 'provenance']);
   });
 
+  const FORMULAS = [
+    '=1+1',
+    '+1',
+    '-1',
+    '@x',
+    "'quoted",
+    ' =1+1',
+    '\u00a0=x',
+    '＝1+1',
+    '＋1',
+    '－1',
+    '＠x',
+  ];
+
   it('gives no spreadsheet a formula', () => {
     const colour = oklabFromHex('#123456') as Oklab;
     const text = csv.write(
       libraryOf(
         '',
-        ['=1+1', '+1', '-1', '@x', "'quoted"].map((name) => [name, colour]),
+        FORMULAS.map((name) => [name, colour]),
       ),
     );
     for (const line of text.trim().split('\r\n').slice(1)) expect(line).toMatch(/^"?'/);
-    expect(names(csv.read(text))).toEqual(['=1+1', '+1', '-1', '@x', "'quoted"]);
+    expect(names(csv.read(text))).toEqual(FORMULAS);
+    const notes = csv.write({
+      ...libraryOf('', []),
+      swatches: FORMULAS.map((note) => ({ ...bareSwatch('a', colour), note })),
+    });
+    expect(notes).not.toMatch(/(?:^|,)"?\s*[=+\-@\uff1d\uff0b\uff0d\uff20](?!\d)/m);
   });
 
   it.each([

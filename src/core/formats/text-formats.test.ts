@@ -7,7 +7,7 @@ import { cssProperties } from './css-properties';
 import { designTokens } from './design-tokens';
 import { formatOf, TEXT_FORMATS } from './formats';
 import { hexList } from './hex-list';
-import { FormatError, loses, oneLine } from './library-file';
+import { bareSwatch, FormatError, loses, oneLine } from './library-file';
 import { anyLibrary, libraryOf, plain } from './testing';
 
 const hexes = (colours: readonly { colour: Oklab }[]) =>
@@ -236,4 +236,29 @@ describe('every format', () => {
     expect(formatOf('a.md', 'the wall is #e8d9c2')).toBe(hexList);
     expect(formatOf('a.md', 'the wall is white')).toBeNull();
   });
+});
+
+describe('a style sheet inside a page', () => {
+  it('can’t close its style element, whatever names it holds, and gives them back', () => {
+    const names = ['</style><script>alert(1)</script>', '<!-- x', '*/ } body { color: red } /*'];
+    const colour = { L: 0.5, a: 0.1, b: 0 };
+    const library = {
+      name: names[0],
+      note: '',
+      tags: [],
+      swatches: names.map((name) => bareSwatch(name, colour)),
+    };
+    const text = cssProperties.write(library);
+    expect(text).not.toContain('<');
+    expect(cssProperties.read(text).swatches.map(({ name }) => name)).toEqual(names);
+    expect(cssProperties.read(text).name).toBe(names[0]);
+  });
+
+  it('is read in time that grows with its length, whatever it holds', () => {
+    for (const part of ['-', '--a', '--a:', '--a: ;', '--a:#fff;/*', '--a {', '--  :', ':;{}--'])
+      for (const before of ['', ':root { ', '/* "'])
+        expect(() => cssProperties.read(before + part.repeat(2_000_000 / part.length))).toThrow(
+          /no custom property|more than/,
+        );
+  }, 20_000);
 });

@@ -2,6 +2,7 @@ import { closePool, warmPool } from '@/workers/server/pool';
 import { refreshStale } from '../readings/refresh';
 import { indexStale } from '../libraries/libraries';
 import { keepHouse } from '../keep/housekeeping';
+import { setClosing } from '../closing';
 import { newestCopy } from '../keep/copies';
 import { DamagedFolderError, damageReport } from './damaged-folder';
 import { closeDatabase, database } from './client';
@@ -30,6 +31,7 @@ export async function openForServing(): Promise<void> {
     .catch((error) => console.error(error));
   for (const signal of ['SIGTERM', 'SIGINT'] as const)
     process.once(signal, async () => {
+      setClosing(true);
       await closeDatabase().catch((error) => console.error(error));
       await closePool();
       process.exit(0);

@@ -10,6 +10,7 @@ import {
 import { runRead } from '@/workers/server/pool';
 import { embeddedLibrary, pngChart } from '@/core/formats/png-chart';
 import { isPng } from '@/core/formats/png-text';
+import { looksLikePicture } from '../pictures/picture-kind';
 import { makeWorkingCopy } from '../pictures/read-picture';
 import { ServiceError } from '../errors';
 import { drawChart } from './draw-chart';
@@ -44,7 +45,8 @@ export async function readLibrary(
 ): Promise<ReadLibrary> {
   const { from } = options;
   try {
-    if (from ? !isText(from) : isPicture(bytes)) return await readPicture(bytes, from ?? null);
+    if (from ? !isText(from) : looksLikePicture(bytes))
+      return await readPicture(bytes, from ?? null);
     return await asText(fileName, bytes, options);
   } catch (error) {
     const message = readingError(error);
@@ -71,20 +73,6 @@ export const readTextInWorker: TextReader = async (fileName, bytes, { from, colu
     throw error;
   }
 };
-
-/** By the first bytes of the kinds of picture that are read; a vector picture is a text. */
-function isPicture(bytes: Uint8Array): boolean {
-  const start = Buffer.from(bytes.subarray(0, 12)).toString('latin1');
-  return (
-    isPng(bytes) ||
-    start.startsWith('\xff\xd8\xff') ||
-    start.startsWith('GIF8') ||
-    (start.startsWith('RIFF') && start.slice(8) === 'WEBP') ||
-    start.startsWith('II*\0') ||
-    start.startsWith('MM\0*') ||
-    start.slice(4, 8) === 'ftyp'
-  );
-}
 
 async function readPicture(bytes: Uint8Array, expected: FormatFacts | null): Promise<ReadLibrary> {
   const carried = expected?.id !== CARD.id && isPng(bytes) ? embeddedLibrary(bytes) : null;

@@ -1,6 +1,8 @@
 import sharp, { type Metadata } from 'sharp';
 import { MAX_PIXELS } from '@/contracts/picture-import';
 import { countOpaque, OPAQUE, type Picture } from '@/core/picture/picture';
+import { ServiceError } from '../errors';
+import { looksLikePicture } from './picture-kind';
 import { refusal } from './refusals';
 
 /** The long side of the working copy in pixels. */
@@ -28,9 +30,6 @@ export interface WorkingCopy extends PictureLook {
   working: Picture;
 }
 
-const reader = (bytes: Uint8Array) =>
-  sharp(bytes, { failOn: 'truncated', limitInputPixels: MAX_PIXELS, pages: 1 });
-
 /** Reads the header alone, and refuses what its figures already rule out before anything is decoded. */
 export async function lookAt(bytes: Uint8Array): Promise<PictureLook> {
   if (bytes.byteLength === 0) throw refusal.empty();
@@ -49,7 +48,7 @@ async function header(bytes: Uint8Array): Promise<Metadata> {
     // The limit is ours to check, so that the refusal can say the size.
     return await sharp(bytes, { failOn: 'none', limitInputPixels: false }).metadata();
   } catch {
-    throw refusal.notAPicture();
+    throw looksLikePicture(bytes) ? refusal.truncated() : refusal.notAPicture();
   }
 }
 
@@ -58,14 +57,13 @@ export async function makeWorkingCopy(bytes: Uint8Array): Promise<WorkingCopy> {
   const look = await lookAt(bytes);
   const { data, info } = await decode(bytes, WORKING_SIDE);
   makeAlphaWhole(data);
-  return {
-    ...look,
-    working: {
-      width: info.width,
-      height: info.height,
-      data: new Uint8ClampedArray(data.buffer, data.byteOffset, data.byteLength),
-    },
+  const working = {
+    width: info.width,
+    height: info.height,
+    data: new Uint8ClampedArray(data.buffer, data.byteOffset, data.byteLength),
   };
+  if (countOpaque(working) === 0) throw refusal.transparent();
+  return { ...look, working };
 }
 
 /** The original upright and in sRGB, at its own size, alpha 0 or 255. Throws the refusals. */
@@ -79,25 +77,36 @@ export async function decodeOriginal(bytes: Uint8Array): Promise<Picture> {
   };
 }
 
-/** Pixels of a file, at most `side` on the long one; null leaves the size as it is. */
+/** Pixels of a file, at most `side` on the long one; null leaves the size as it is. Throws the refusals. */
 async function decode(bytes: Uint8Array, side: number | null) {
   try {
-    const upright = reader(bytes).autoOrient();
-    const sized =
-      side === null
-        ? upright
-        : upright.resize(side, side, { fit: 'inside', withoutEnlargement: true });
-    return await sized
-      .toColourspace('srgb')
-      .ensureAlpha()
-      .raw({ depth: 'uchar' })
-      .toBuffer({ resolveWithObject: true });
+    return await pixels(bytes, side, 'warning').catch((error: unknown) => {
+      // A JPEG that ends before its header says is only warned of; other warnings are harmless.
+      if (/premature end/i.test(messageOf(error))) throw refusal.truncated();
+      return pixels(bytes, side, 'truncated');
+    });
   } catch (error) {
-    const words = error instanceof Error ? error.message : '';
+    if (error instanceof ServiceError) throw error;
+    const words = messageOf(error);
     if (/pixel limit/i.test(words)) throw refusal.tooManyPixels(0, 0);
     if (/cmyk|profile|colou?rspace|icc/i.test(words)) throw refusal.cmyk();
     throw refusal.truncated();
   }
+}
+
+const messageOf = (error: unknown) => (error instanceof Error ? error.message : '');
+
+function pixels(bytes: Uint8Array, side: number | null, failOn: 'warning' | 'truncated') {
+  const upright = sharp(bytes, { failOn, limitInputPixels: MAX_PIXELS, pages: 1 }).autoOrient();
+  const sized =
+    side === null
+      ? upright
+      : upright.resize(side, side, { fit: 'inside', withoutEnlargement: true });
+  return sized
+    .toColourspace('srgb')
+    .ensureAlpha()
+    .raw({ depth: 'uchar' })
+    .toBuffer({ resolveWithObject: true });
 }
 
 /**

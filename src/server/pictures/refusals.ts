@@ -36,6 +36,12 @@ export const refusal = {
       `The picture is cut short or damaged. ${NOTHING_KEPT} Fetch or save the file again.`,
       422,
     ),
+  transparent: () =>
+    new ServiceError(
+      'transparent',
+      `All of this picture is transparent, so there is nothing to study. ${NOTHING_KEPT}`,
+      422,
+    ),
   pages: (count: number) =>
     new ServiceError(
       'pages',
