@@ -222,7 +222,7 @@ for (let kill = 1; kill <= KILLS; kill++) {
   const loops = actors.map(async (act) => {
     while (running) await act();
   });
-  await new Promise((wait) => setTimeout(wait, 300 + Math.random() * 2200));
+  await new Promise((wait) => setTimeout(wait, 300 + Math.random() * 5000));
   running = false;
   child.kill('SIGKILL');
   await new Promise((ended) => child.once('exit', ended));
