@@ -32,3 +32,21 @@ test('two thousand libraries scroll from end to end with a few of them drawn, an
   await expect(page.getByTestId('finding')).toHaveText(/^\d+ libraries have “harbour”\.$/);
   await expect(list.getByRole('heading').first()).toContainText('Harbour');
 });
+
+test('fifteen hundred studies hang on the Wall with a few of them drawn', async ({ page }) => {
+  await page.goto(app.url);
+  await isReady(page);
+  await expect(page.getByText('1500 studies')).toBeVisible();
+  const rows = page.getByRole('list', { name: 'Rows of studies' });
+  const drawn = () => rows.getByRole('heading').count();
+  await expect(rows.getByRole('heading').first()).toBeVisible();
+  expect(await drawn()).toBeLessThan(120);
+  await page.evaluate(() => window.scrollTo(0, document.documentElement.scrollHeight));
+  await expect(rows.getByRole('heading', { name: 'Study 0', exact: true })).toBeVisible();
+  expect(await drawn()).toBeLessThan(120);
+  expect(await page.evaluate(() => document.querySelectorAll('*').length)).toBeLessThan(6000);
+
+  await page.getByRole('searchbox', { name: 'Search the studies' }).fill('Study 1499');
+  await expect(page.getByRole('heading', { name: 'Study 1499', exact: true })).toBeVisible();
+  await expect(rows).toHaveCount(0);
+});

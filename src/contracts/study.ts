@@ -276,7 +276,15 @@ export const studyCardSchema = z.object({
   updatedAt: z.string(),
   source: z.string(),
   aims: z.array(z.string()),
-  swatches: z.array(traySwatchSchema),
+  /** What a stave shows of them. */
+  swatches: z.array(
+    z.object({
+      id: z.string(),
+      name: z.string(),
+      colour: oklabSchema,
+      share: z.number().nullable(),
+    }),
+  ),
   /** What is read of it; null while it has not been. */
   reading: z
     .object({

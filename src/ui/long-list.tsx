@@ -17,10 +17,12 @@ interface Props {
   onSee?: (from: number, to: number) => void;
   /** The entry that is brought into sight when the page opens. */
   start?: number;
+  /** Without a line along its top. */
+  isBare?: boolean;
 }
 
 /** However many entries there are, only those that are seen stand in the page. */
-export function LongList({ label, count, tall, keyOf, children, onSee, start }: Props) {
+export function LongList({ label, count, tall, keyOf, children, onSee, start, isBare }: Props) {
   'use no memo';
   const list = useRef<HTMLOListElement>(null);
   const [top, setTop] = useState<number | null>(null);
@@ -56,7 +58,7 @@ export function LongList({ label, count, tall, keyOf, children, onSee, start }: 
     <ol
       ref={list}
       aria-label={label}
-      className="relative border-t border-ink"
+      className={`relative ${isBare ? '' : 'border-t border-ink'}`}
       style={{ height: entries.getTotalSize() }}
     >
       {seen.map(({ index, key, start: from }) => (

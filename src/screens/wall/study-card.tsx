@@ -11,9 +11,7 @@ import { Button } from '@/ui/button';
 import { Menu } from '@/ui/menu';
 import { useSettings } from '@/ui/settings';
 import { Stave, staveWords } from '@/ui/stave';
-
-const HEIGHT = 200;
-const NARROWEST = 168;
+import { PICTURE_HEIGHT, studyWidth } from './study-rows';
 
 interface Props {
   card: Card;
@@ -27,7 +25,6 @@ interface Props {
 export function StudyCard({ card, onRename, onDelete, onCompare, onPrint }: Props) {
   const { settings } = useSettings();
   const [renaming, setRenaming] = useState(false);
-  const width = Math.max(NARROWEST, Math.round(HEIGHT * Math.min(card.aspect, 2.2)));
   const { reading } = card;
   const facts = [
     card.maker,
@@ -36,7 +33,7 @@ export function StudyCard({ card, onRename, onDelete, onCompare, onPrint }: Prop
     format(new Date(card.createdAt), 'd MMM yyyy'),
   ];
   return (
-    <li className="max-w-full" style={{ width }}>
+    <li className="max-w-full" style={{ width: studyWidth(card.aspect) }}>
       {card.isReadable ? (
         <Link href={`/desk/${card.id}`} className="block" aria-label={`Open ${card.title}`}>
           <Thumbnail pictureId={card.pictureId} />
@@ -103,7 +100,7 @@ function Thumbnail({ pictureId }: { pictureId: string }) {
       src={hrefOf(endpoints.getPicture, { id: pictureId, rendition: 'thumbnail' })}
       alt=""
       className="block w-full bg-faint object-cover"
-      style={{ height: HEIGHT }}
+      style={{ height: PICTURE_HEIGHT }}
     />
   );
 }

@@ -18,6 +18,7 @@ import { CompareDialog } from './compare-dialog';
 import { DemoAgain, DemoProgress } from './demo-again';
 import { filterStudies, NO_FINDING } from './finding';
 import { FindingLine } from './finding-line';
+import { HungStudies } from './hung-studies';
 import { KnownDialog } from './known-dialog';
 import { PrintDialog } from './print-dialog';
 import { StudyCard } from './study-card';
@@ -96,8 +97,8 @@ export function Wall({ studies: brought }: { studies: Card[] }) {
             </Button>
           </div>
         ) : (
-          <ul className="flex flex-wrap gap-x-6 gap-y-8">
-            {shown.map((card) => (
+          <HungStudies studies={shown}>
+            {(card) => (
               <StudyCard
                 key={card.id}
                 card={card}
@@ -108,8 +109,8 @@ export function Wall({ studies: brought }: { studies: Card[] }) {
                 onCompare={() => setCompared(card)}
                 onPrint={() => setPrinted(card)}
               />
-            ))}
-          </ul>
+            )}
+          </HungStudies>
         )}
         <DemoAgain demo={demo} />
       </main>

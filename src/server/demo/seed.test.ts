@@ -30,7 +30,10 @@ it('hangs the whole story, and puts it back without touching one’s own work', 
   expect(libraries.every(({ tags, note }) => tags.length > 0 && note !== '')).toBe(true);
   // Along the way: one only imported, one with its values read, others finished with notes.
   expect(story.some(({ about }) => !about.aims)).toBe(true);
-  expect(first.some(({ swatches }) => swatches.some(({ note }) => note !== ''))).toBe(true);
+  const documents = await Promise.all(first.map(async ({ id }) => (await getStudy(id)).document));
+  expect(documents.some(({ palette }) => palette.swatches.some(({ note }) => note !== ''))).toBe(
+    true,
+  );
 
   // A person works on: changes and deletes of the demo's, and makes things of their own.
   const changed = demoId('study', story[1].picture);

@@ -78,7 +78,12 @@ export async function listStudies(): Promise<StudyCard[]> {
         aspect: width / height,
         createdAt: createdAt.toISOString(),
         updatedAt: updatedAt.toISOString(),
-        swatches: document.palette.swatches,
+        swatches: document.palette.swatches.map(({ id, name, colour, share }) => ({
+          id,
+          name,
+          colour,
+          share,
+        })),
         reading:
           key === null || range === null || median === null
             ? null
