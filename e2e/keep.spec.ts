@@ -1,4 +1,5 @@
-import { readFile } from 'node:fs/promises';
+import { readFile, rm, writeFile } from 'node:fs/promises';
+import path from 'node:path';
 import { appFor, expect, test } from './app';
 import { isReady } from './page-actions';
 
@@ -56,4 +57,26 @@ test('everything is backed up, checked, and comes back into another store', asyn
   const after = await (await page.request.get(`${app.url}/api/libraries`)).json();
   expect(after).toHaveLength(all.length);
   expect(after.find((one: { id: string }) => one.id === changed.id).note).toBe('changed since');
+});
+
+test('copies that fail are told in every room until one is made again', async ({ page }) => {
+  // The folder of copies can't be made where a file of its name stands.
+  await writeFile(path.join(app.data, 'copies'), 'in the way');
+  await page.goto(`${app.url}/drawers/keep`);
+  await isReady(page);
+  const copies = page.getByRole('region', { name: 'Copies' });
+  await expect(copies.getByText(/What is kept takes [\d.]+ MB/)).toBeVisible();
+  const notice = page.getByRole('link', { name: 'Copies fail' });
+  await expect(notice).toHaveCount(0);
+  await page.getByRole('button', { name: 'Make a copy now' }).click();
+  await expect(copies.getByRole('alert')).toContainText(/folder of copies can’t be written to/);
+  await page.goto(app.url);
+  await isReady(page);
+  await notice.click();
+  await expect(page).toHaveURL(/\/drawers\/keep/);
+  await rm(path.join(app.data, 'copies'));
+  await page.getByRole('button', { name: 'Make a copy now' }).click();
+  await expect(copies.getByRole('listitem')).toHaveCount(1);
+  await expect(copies.getByRole('alert')).toHaveCount(0);
+  await expect(notice).toHaveCount(0);
 });
