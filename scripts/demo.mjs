@@ -39,9 +39,17 @@ if (!(await portIsFree(port))) {
   );
   process.exit(1);
 }
-const child = serve({ port, data, stdio: ['ignore', 'ignore', 'inherit'] });
+/** How often it is started again after its watchdog has ended it. */
+let restarts = 3;
+let child;
+function start() {
+  child = serve({ port, data, stdio: ['ignore', 'ignore', 'inherit'] });
+  child.on('exit', (code, signal) =>
+    signal === 'SIGKILL' && restarts-- > 0 ? start() : process.exit(code ?? 0),
+  );
+}
+start();
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal));
-child.on('exit', (code) => process.exit(code ?? 0));
 const address = `http://127.0.0.1:${port}`;
 try {
   await answering(address, child);

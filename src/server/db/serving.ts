@@ -5,6 +5,7 @@ import { keepHouse } from '../keep/housekeeping';
 import { setClosing } from '../closing';
 import { newestCopy } from '../keep/copies';
 import { DamagedFolderError, damageReport } from './damaged-folder';
+import { startWatchdog } from './watchdog';
 import { closeDatabase, database } from './client';
 
 async function reportOf(error: unknown): Promise<unknown> {
@@ -24,6 +25,7 @@ export async function openForServing(): Promise<void> {
     console.error(await reportOf(error));
     process.exit(1);
   }
+  startWatchdog();
   keepHouse();
   // Nobody waits for either: a first picture that finds the workers cold is only slower.
   void warmPool()
