@@ -11,6 +11,8 @@ export const manifestSchema = z.object({
   version: z.literal(BACKUP_VERSION),
   madeAt: z.string(),
   counts: z.object({ studies: count, pictures: count, libraries: count, swatches: count }),
+  /** Tables that could not be read when it was made: their rows are not in it. */
+  missing: z.array(z.string()).default([]),
   /** Every other entry, with its length in bytes and the SHA-256 of its content. */
   entries: z.array(z.object({ path: z.string(), size: count, sha256: z.string() })),
 });
@@ -32,6 +34,8 @@ export const backupLookSchema = z.object({
   /** By which the backup that was sent is known until it is restored. */
   token: z.string(),
   madeAt: z.string(),
+  /** Tables that could not be read when it was made. */
+  missing: z.array(z.string()),
   studies: z.array(thingSchema),
   libraries: z.array(thingSchema),
 });

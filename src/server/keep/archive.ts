@@ -66,7 +66,9 @@ export async function openArchive(file: string): Promise<Archive> {
 function misfits(manifest: Manifest, entries: ReadonlyMap<string, Entry>): string[] {
   const listed = new Set(manifest.entries.map(({ path }) => path));
   return [
-    ...FIRST_TABLES.map(tablePath).filter((path) => !listed.has(path)),
+    ...FIRST_TABLES.filter((table) => !manifest.missing.includes(table))
+      .map(tablePath)
+      .filter((path) => !listed.has(path)),
     ...[...listed].filter((path) => !entries.has(path)),
   ]
     .map((path) => `${path} is missing`)

@@ -10,6 +10,7 @@ import { RENDITIONS } from '@/contracts/pictures';
 import { getBytes } from '../pictures/get-bytes';
 import { spoolTables } from './spool';
 import { picturePath, tablePath } from './tables';
+import { unreadable } from './unreadable';
 
 export const outgoingFolder = () => path.join(/*turbopackIgnore: true*/ dataFolder(), 'outgoing');
 
@@ -33,7 +34,7 @@ export async function backup(): Promise<Readable> {
 }
 
 async function zipped(folder: string): Promise<Readable> {
-  const tables = await spoolTables(folder);
+  const { spooled: tables, missing } = await spoolTables(folder);
   const zip = new ZipFile();
   const entries: Manifest['entries'] = [];
   for (const { table, file, size, sha256 } of tables) {
@@ -50,6 +51,7 @@ async function zipped(folder: string): Promise<Readable> {
         (error: unknown) => give(error, Readable.from([])),
       );
     });
+  if (missing.includes('picture')) throw unreadable(missing);
   // Pictures are never changed and never deleted: they need not be of the same moment as the rows, and those that
   // came since do no harm.
   const db = await database();
@@ -68,6 +70,7 @@ async function zipped(folder: string): Promise<Readable> {
         libraries: countOf('library'),
         swatches: countOf('swatch'),
       },
+      missing,
       entries,
     };
     return new TextEncoder().encode(JSON.stringify(manifest, null, 1));

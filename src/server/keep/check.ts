@@ -1,4 +1,4 @@
-import { asc, eq } from 'drizzle-orm';
+import { asc, eq, sql } from 'drizzle-orm';
 import sharp from 'sharp';
 import type { StoreCheck } from '@/contracts/keep';
 import { libraryContentSchema } from '@/contracts/library';
@@ -9,7 +9,10 @@ import { library, swatch } from '../db/library-schema';
 import { picture, pictureBytes, study } from '../db/schema';
 import { contentsOf, indexLibrary, isIndexed } from '../libraries/library-rows';
 import { swatchFacts } from '../libraries/swatch-facts';
+import { rows } from '../db/rows';
 import { sha256 } from './backup';
+import { TABLES } from './tables';
+import { isUnreadable } from './unreadable';
 
 const NEAR = 1e-9;
 
@@ -21,11 +24,33 @@ const NEAR = 1e-9;
  */
 export async function checkStore(): Promise<StoreCheck> {
   const problems: string[] = [];
-  const pictures = await checkPictures(problems);
-  const studies = await checkStudies(problems);
   const mended: string[] = [];
-  const libraries = await checkLibraries(problems, mended);
-  return { pictures, studies, libraries, problems, mended };
+  const damaged = await damagedTables();
+  for (const table of damaged)
+    problems.push(`The table “${table}” is damaged and can’t be read. A backup saves all others.`);
+  const whole = (...tables: string[]) => !tables.some((table) => damaged.includes(table));
+  return {
+    pictures: whole('picture') ? await checkPictures(problems) : 0,
+    studies: whole('study') ? await checkStudies(problems) : 0,
+    libraries: whole('library', 'swatch', 'tag', 'study')
+      ? await checkLibraries(problems, mended)
+      : 0,
+    problems,
+    mended,
+  };
+}
+
+/** Tables of which some row can't be read. */
+async function damagedTables(): Promise<string[]> {
+  const damaged: string[] = [];
+  for (const table of TABLES)
+    try {
+      await rows(sql`select count(t::text) from ${sql.identifier(table)} t`);
+    } catch (error) {
+      if (!isUnreadable(error)) throw error;
+      damaged.push(table);
+    }
+  return damaged;
 }
 
 async function checkPictures(problems: string[]): Promise<number> {

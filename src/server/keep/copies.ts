@@ -12,6 +12,7 @@ import { requireRoom } from '../room';
 import { getSettings } from '../settings/settings';
 import { openArchive } from './archive';
 import { backup } from './backup';
+import { unreadable } from './unreadable';
 
 /** Beside the data, or where PRISM_COPIES says: another disk is better. */
 function copiesFolder(): string {
@@ -92,19 +93,24 @@ function reasonOf(error: unknown): string {
 async function writeCopy(keep: number): Promise<LocalCopy> {
   await mkdir(copiesFolder(), { recursive: true });
   await requireRoom();
+  let missing: string[] = [];
   const name = backupName();
   const file = path.join(/*turbopackIgnore: true*/ copiesFolder(), name);
   const part = `${file}.part`;
   await throwParts();
   try {
     await pipeline(await backup(), createWriteStream(part));
-    (await openArchive(part)).close();
+    const archive = await openArchive(part);
+    archive.close();
+    // One without all of it is kept beside the older ones, which may be whole.
+    missing = archive.manifest.missing;
     // Only a copy that was found whole gets its name, and only then an old one goes.
     await rename(part, file);
   } catch (error) {
     await rm(part, { force: true });
     throw error;
   }
+  if (missing.length > 0) throw unreadable(missing);
   for (const old of (await listCopies()).slice(keep))
     await rm(path.join(/*turbopackIgnore: true*/ copiesFolder(), old.name), { force: true });
   const { size, mtime } = await stat(file);

@@ -37,7 +37,8 @@ export async function receive(body: WebStream<Uint8Array> | null): Promise<Backu
 async function lookAt(file: string, token: string): Promise<BackupLook> {
   const archive = await openArchive(file);
   try {
-    return { token, madeAt: archive.manifest.madeAt, ...(await standingsOf(archive)) };
+    const { madeAt, missing } = archive.manifest;
+    return { token, madeAt, missing, ...(await standingsOf(archive)) };
   } finally {
     archive.close();
   }

@@ -8,6 +8,7 @@ import { database } from '../db/client';
 import { rows } from '../db/rows';
 import type { Database } from '../db/open';
 import { keysOf, TABLES } from './tables';
+import { isUnreadable } from './unreadable';
 
 /** Rows that are in memory at once: a study with its history's strokes can take megabytes. */
 const AT_ONCE = 50;
@@ -23,15 +24,26 @@ export interface SpooledTable {
 
 /**
  * Writes the rows of every table into files of a folder, all as they stand at one moment, a few at a time: memory is
- * bounded, and the store is free again before anybody has fetched the files.
+ * bounded, and the store is free again before anybody has fetched the files. A table whose file is damaged is left out
+ * and named.
  */
-export async function spoolTables(folder: string): Promise<SpooledTable[]> {
+export async function spoolTables(
+  folder: string,
+): Promise<{ spooled: SpooledTable[]; missing: string[] }> {
   const db = await database();
   return db.transaction(
     async (tx) => {
       const spooled: SpooledTable[] = [];
-      for (const table of TABLES) spooled.push(await spoolTable(tx, table, folder));
-      return spooled;
+      const missing: string[] = [];
+      for (const table of TABLES)
+        try {
+          // In a savepoint: one table that can't be read leaves the others readable.
+          spooled.push(await tx.transaction((inner) => spoolTable(inner, table, folder)));
+        } catch (error) {
+          if (!isUnreadable(error)) throw error;
+          missing.push(table);
+        }
+      return { spooled, missing };
     },
     { isolationLevel: 'repeatable read', accessMode: 'read only' },
   );

@@ -92,7 +92,10 @@ export function RestoreForm({ onRestored }: { onRestored: () => void }) {
       {look && (
         <>
           <p className="font-serif text-lg">
-            Made on {format(new Date(look.madeAt), 'd MMM yyyy, HH:mm')}; it is whole.
+            Made on {format(new Date(look.madeAt), 'd MMM yyyy, HH:mm')};{' '}
+            {look.missing.length === 0
+              ? 'it is whole.'
+              : `${list(look.missing)} could not be read when it was made, and is not in it.`}
           </p>
           {(['studies', 'libraries'] as const).map((kind) => (
             <fieldset key={kind} className="min-w-0">
