@@ -67,14 +67,14 @@ export const copySchema = z.object({ name: z.string(), madeAt: z.string(), size:
 export type LocalCopy = z.infer<typeof copySchema>;
 
 /** How the keeping goes, in bytes; `free` is null where it can't be told. */
-export const keepingSchema = z.object({
+export const storeStateSchema = z.object({
   store: count,
   copies: count,
   free: count.nullable(),
   /** The last copy that was tried and failed, until one is made again. */
   failed: z.object({ at: z.string(), why: z.string() }).nullable(),
 });
-export type Keeping = z.infer<typeof keepingSchema>;
+export type StoreState = z.infer<typeof storeStateSchema>;
 
 /** What the check of the store found. */
 export const checkSchema = z.object({

@@ -10,7 +10,7 @@ const EVERY = 10 * 60_000;
 /** Says in every room that copies fail, until one is made again. */
 export function CopyFailure() {
   const { data } = useQuery({
-    ...queryFor(endpoints.getKeeping, {}),
+    ...queryFor(endpoints.getStoreState, {}),
     staleTime: EVERY,
     gcTime: EVERY,
     refetchInterval: EVERY,

@@ -7,7 +7,7 @@ import {
   backupLookSchema,
   checkSchema,
   copySchema,
-  keepingSchema,
+  storeStateSchema,
   restoredSchema,
   restoreOrderSchema,
 } from '../keep';
@@ -168,7 +168,7 @@ const keep = {
   restoreBackup: post('/api/keep/restore', json(restoredSchema), { body: restoreOrderSchema }),
   checkStore: post('/api/keep/check', json(checkSchema)),
   /** How the keeping goes: what the store takes, what is free, and whether copies fail. */
-  getKeeping: get('/api/keep/state', json(keepingSchema)),
+  getStoreState: get('/api/keep/state', json(storeStateSchema)),
   listCopies: get('/api/keep/copies', json(z.array(copySchema))),
   makeCopy: post('/api/keep/copies', created(copySchema)),
   getCopy: get('/api/keep/copies/:name', file),

@@ -3,7 +3,7 @@ import type { ReadableStream as WebStream } from 'node:stream/web';
 import { backup } from '../keep/backup';
 import { checkStore } from '../keep/check';
 import { backupName, listCopies, makeCopy, readCopy } from '../keep/copies';
-import { getKeeping } from '../keep/keeping';
+import { getStoreState } from '../keep/store-state';
 import { receive, restoreReceived } from '../keep/incoming';
 import { attachment } from '../respond';
 import { getSettings } from '../settings/settings';
@@ -24,7 +24,7 @@ export const keepHandlers = {
   receiveBackup: ({ request }) => receive(request.body as WebStream<Uint8Array> | null),
   restoreBackup: ({ body }) => restoreReceived(body),
   checkStore: () => checkStore(),
-  getKeeping: () => getKeeping(),
+  getStoreState: () => getStoreState(),
   listCopies: () => listCopies(),
   makeCopy: async () => makeCopy((await getSettings()).copies.keep),
   async getCopy({ params: { name } }) {

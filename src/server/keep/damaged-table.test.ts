@@ -17,7 +17,7 @@ import { openArchive } from './archive';
 import { backup } from './backup';
 import { checkStore } from './check';
 import { makeCopy } from './copies';
-import { getKeeping } from './keeping';
+import { getStoreState } from './store-state';
 import { restore } from './restore';
 import { standingsOf } from './standing';
 
@@ -60,7 +60,7 @@ it('with one table unreadable the rest is saved out, and that is told', async ()
   const zip = path.join(folder, 'rest.zip');
   await pipeline(await backup(), createWriteStream(zip));
   await expect(makeCopy(2)).rejects.toThrow(/stored of tag is damaged/);
-  expect((await getKeeping()).failed?.why).toMatch(/tag is damaged/);
+  expect((await getStoreState()).failed?.why).toMatch(/tag is damaged/);
   await closeDatabase();
 
   setDatabase(await openFolder(path.join(folder, 'new')));

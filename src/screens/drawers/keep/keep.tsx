@@ -64,7 +64,7 @@ function gigabytes(bytes: number): string {
 
 function CopiesSection({ copies: brought }: { copies: LocalCopy[] }) {
   const copies = useStored(endpoints.listCopies, {}, brought);
-  const changed = useChanged(endpoints.listCopies, endpoints.getKeeping);
+  const changed = useChanged(endpoints.listCopies, endpoints.getStoreState);
   const { settings, change } = useSettings();
   const { every, keep } = settings.copies;
   const [making, setMaking] = useState(false);
@@ -87,7 +87,7 @@ function CopiesSection({ copies: brought }: { copies: LocalCopy[] }) {
       <p className="mt-1 mb-2">
         While Bold Prism runs it lays a copy beside its data, reads it back, and lets the oldest go.
       </p>
-      <KeepingSentence />
+      <StoreStateSentence />
       <Choice
         label="A copy"
         value={every}
@@ -128,8 +128,8 @@ function CopiesSection({ copies: brought }: { copies: LocalCopy[] }) {
 }
 
 /** What everything takes on the disk, and whether copies fail. */
-function KeepingSentence() {
-  const { data } = useFetched(endpoints.getKeeping, {});
+function StoreStateSentence() {
+  const { data } = useFetched(endpoints.getStoreState, {});
   if (!data) return null;
   const { store, copies, free, failed } = data;
   return (

@@ -1,11 +1,11 @@
 import { sql } from 'drizzle-orm';
-import type { Keeping } from '@/contracts/keep';
+import type { StoreState } from '@/contracts/keep';
 import { rows } from '../db/rows';
 import { freeBytes } from '../room';
 import { copyFailure, listCopies } from './copies';
 
 /** What the store and its copies take, what is free, and whether copies fail. */
-export async function getKeeping(): Promise<Keeping> {
+export async function getStoreState(): Promise<StoreState> {
   const [{ size }] = await rows<{ size: string | number }>(
     sql`select pg_database_size(current_database()) as size`,
   );
