@@ -4,7 +4,6 @@ import path from 'node:path';
 import { buffer } from 'node:stream/consumers';
 import { eq, sql } from 'drizzle-orm';
 import { fromBuffer } from 'yauzl';
-import type { Manifest } from '@/contracts/keep';
 import { DEFAULT_SETTINGS } from '@/contracts/settings';
 import { database } from './db/client';
 import { library, swatch } from './db/library-schema';
@@ -26,8 +25,7 @@ import { importPicture } from './pictures/import-picture';
 import { readingsAreMade } from './readings/refresh';
 import { saveSettings } from './settings/settings';
 import { getStudy, listStudies, renameStudy, saveStudy } from './studies/studies';
-import { allRows } from './testing/all-rows';
-import { entriesOf as entriesOfFile, withRows, zipOf } from './testing/crafted-backup';
+import { allRows, wipe } from './testing/all-rows';
 import { someLibrary } from './testing/many-libraries';
 import { freshDatabase } from './testing/test-database';
 import { redAndBlue } from './testing/test-pictures';
@@ -102,12 +100,6 @@ async function bytesHere(): Promise<Map<string, string[]>> {
       ),
     ]),
   );
-}
-
-async function wipe(): Promise<void> {
-  const db = await database();
-  const tables = ['picture_bytes', ...TABLES].map((name) => sql.identifier(name));
-  await db.execute(sql`truncate ${sql.join(tables, sql`, `)}`);
 }
 
 describe('a backup', () => {
@@ -226,114 +218,6 @@ describe('a damaged backup', () => {
     for (const part of [0, 0.1, 0.5, 0.9, 0.999])
       expect(await refused(whole.subarray(0, Math.floor(whole.length * part)))).toMatch(/damaged/);
     expect(await refused(Buffer.from('GIMP Palette'))).toMatch(/damaged/);
-  });
-});
-
-describe('a crafted backup', () => {
-  afterAll(async () => {
-    await wipe();
-    await everything();
-  }, 60_000);
-
-  type Change = (row: Record<string, unknown>) => unknown;
-  const document =
-    (part: object): Change =>
-    (row) => ({
-      ...row,
-      document: { ...(row.document as object), ...part },
-    });
-  const cases: [string, string, Change][] = [
-    ['a document that is none', 'study', document({ aims: 'all' })],
-    ['a document of a version that is not known', 'study', document({ version: 99 })],
-    ['a state in a history that is none', 'study_revision', document({ palette: null })],
-    ['a date beyond all years', 'study', (row) => ({ ...row, created_at: 'infinity' })],
-    ['a date that is none', 'library', (row) => ({ ...row, updated_at: 'soon' })],
-    ['a reading without its figures', 'reading', (row) => ({ ...row, values: { p95: 'high' } })],
-    ['an integer that no column holds', 'study', (row) => ({ ...row, revision: 2 ** 40 })],
-    ['an id that is none', 'library', (row) => ({ ...row, id: "' or 1 = 1" })],
-    ['a name with NUL', 'library', (row) => ({ ...row, name: 'a\0b' })],
-    ['a search that is none', 'saved_search', (row) => ({ ...row, search: { sort: 'up' } })],
-    ['a row that is a number', 'swatch', () => 5],
-    [
-      'an unknown column in place of one',
-      'swatch',
-      ({ name: _, ...row }) => ({ ...row, nom: 'a' }),
-    ],
-  ];
-
-  it.each(cases)('is refused with %s, and nothing is restored', async (_, table, change) => {
-    const entries = await entriesOfFile(file());
-    const crafted = path.join(folder, 'crafted.zip');
-    await writeFile(crafted, await zipOf(withRows(entries, table, change)));
-    await wipe();
-    const archive = await openArchive(crafted);
-    const ids = ['study', 'library'].map((name) =>
-      [...(entries.get(`tables/${name}.jsonl`) ?? '').toString().matchAll(/"id": "([^"]+)"/g)].map(
-        ([, id]) => id,
-      ),
-    );
-    const order = { rest: true, settings: true, differing: 'keep' as const };
-    await expect(
-      restore(archive, { ...order, studies: ids[0], libraries: ids[1] }),
-    ).rejects.toMatchObject({
-      status: 422,
-      message: expect.stringMatching(/damaged.*Nothing was/),
-    });
-    archive.close();
-    const rows = await allRows();
-    for (const name of ['study', 'library', 'swatch', 'folder', 'picture'])
-      expect({ name, rows: rows[name] }).toEqual({ name, rows: [] });
-  });
-
-  it('is refused when its picture is another one', async () => {
-    const entries = await entriesOfFile(file());
-    const original = [...entries.keys()].find((name) => name.endsWith('/original'))!;
-    const crafted = path.join(folder, 'crafted.zip');
-    await writeFile(crafted, await zipOf(entries.set(original, Buffer.from('another'))));
-    await wipe();
-    const archive = await openArchive(crafted);
-    const { studies } = await standingsOf(archive);
-    await expect(
-      restore(archive, {
-        studies: studies.map(({ id }) => id),
-        libraries: [],
-        rest: false,
-        settings: false,
-        differing: 'keep',
-      }),
-    ).rejects.toThrow(/is not the one that it is called by/);
-    archive.close();
-    expect((await allRows()).study).toEqual([]);
-  });
-
-  it('is refused when its manifest and its entries do not agree', async () => {
-    const entries = await entriesOfFile(file());
-    const open = async (bytes: Buffer) => {
-      const crafted = path.join(folder, 'crafted.zip');
-      await writeFile(crafted, bytes);
-      return openArchive(crafted).then(
-        () => 'opened',
-        (error: Error) => error.message,
-      );
-    };
-    const listing = (change: (entries: Manifest['entries']) => unknown) =>
-      zipOf(entries, (manifest) => ({ ...manifest, entries: change(manifest.entries) }));
-    expect(await open(await listing(() => []))).toMatch(/is missing|not in the manifest/);
-    expect(await open(await listing((all) => all.slice(1)))).toMatch(/not in the manifest|missing/);
-    expect(await open(await listing((all) => [...all, all[0]]))).toMatch(/names an entry twice/);
-    expect(await open(await listing(() => 'all'))).toMatch(/manifest is not as it should be/);
-    const bomb = new Map(entries).set('tables/study.jsonl', Buffer.alloc(40 * 1024 * 1024, '\n'));
-    expect(await open(await zipOf(bomb))).toMatch(/packed too tightly/);
-  });
-
-  it('does not run through a file of empty lines', async () => {
-    const entries = await entriesOfFile(file());
-    const crafted = path.join(folder, 'crafted.zip');
-    const lines = new Map(entries).set('tables/study.jsonl', Buffer.alloc(1024 * 1024, '\n'));
-    await writeFile(crafted, await zipOf(lines));
-    const archive = await openArchive(crafted);
-    await expect(standingsOf(archive)).rejects.toThrow(/line 1 is no row/);
-    archive.close();
   });
 });
 

@@ -18,3 +18,10 @@ export async function allRows(): Promise<Record<string, Row[]>> {
   }
   return tables;
 }
+
+/** Leaves nothing in the store. */
+export async function wipe(): Promise<void> {
+  const db = await database();
+  const tables = ['picture_bytes', ...TABLES].map((name) => sql.identifier(name));
+  await db.execute(sql`truncate ${sql.join(tables, sql`, `)}`);
+}
