@@ -1,8 +1,5 @@
 import { jest } from '@jest/globals';
 import fc from 'fast-check';
-import { mkdtemp, rm } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
 import { z } from 'zod';
 import { hrefOf, type Endpoint } from '@/contracts/endpoints/endpoint';
 import { endpoints, type EndpointName } from '@/contracts/endpoints/endpoints';
@@ -14,6 +11,7 @@ import { createLibrary } from './libraries/libraries';
 import { importPicture } from './pictures/import-picture';
 import { readingsAreMade } from './readings/refresh';
 import { getStudy, listStudies } from './studies/studies';
+import { ownDataFolder } from './testing/data-folder';
 import { someLibrary } from './testing/many-libraries';
 import { arbitraryOf, hostile, spoilt } from './testing/schema-arbitrary';
 import { freshDatabase } from './testing/test-database';
@@ -32,15 +30,12 @@ const HEAVY: readonly EndpointName[] = [
 const APART: readonly EndpointName[] = ['startDemo'];
 
 let end: () => Promise<void>;
-let folder: string;
-const was = { data: process.env.PRISM_DATA, copies: process.env.PRISM_COPIES };
+let data: Awaited<ReturnType<typeof ownDataFolder>>;
 const ids: string[] = [];
 let document: unknown;
 
 beforeAll(async () => {
-  folder = await mkdtemp(path.join(tmpdir(), 'prism-fuzz-'));
-  process.env.PRISM_DATA = folder;
-  process.env.PRISM_COPIES = path.join(folder, 'copies');
+  data = await ownDataFolder();
   end = await freshDatabase();
   await importPicture(await redAndBlue(60).png().toBuffer(), 'Wall.png');
   await readingsAreMade();
@@ -51,13 +46,7 @@ beforeAll(async () => {
 }, 120_000);
 afterAll(async () => {
   await end();
-  for (const [name, value] of [
-    ['PRISM_DATA', was.data],
-    ['PRISM_COPIES', was.copies],
-  ] as const)
-    if (value === undefined) delete process.env[name];
-    else process.env[name] = value;
-  await rm(folder, { recursive: true, force: true });
+  await data.remove();
 });
 
 const answer = dispatch(handlers);

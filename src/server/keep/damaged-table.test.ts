@@ -1,6 +1,5 @@
 import { createWriteStream } from 'node:fs';
-import { mkdtemp, rm, writeFile } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
+import { writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { sql } from 'drizzle-orm';
@@ -11,6 +10,7 @@ import { createLibrary, listLibraries } from '../libraries/libraries';
 import { importPicture } from '../pictures/import-picture';
 import { readingsAreMade } from '../readings/refresh';
 import { listStudies } from '../studies/studies';
+import { ownDataFolder } from '../testing/data-folder';
 import { someLibrary } from '../testing/many-libraries';
 import { redAndBlue } from '../testing/test-pictures';
 import { openArchive } from './archive';
@@ -21,26 +21,18 @@ import { getStoreState } from './store-state';
 import { restore } from './restore';
 import { standingsOf } from './standing';
 
-const was = { data: process.env.PRISM_DATA, copies: process.env.PRISM_COPIES };
-let folder: string;
+let data: Awaited<ReturnType<typeof ownDataFolder>>;
 beforeAll(async () => {
-  folder = await mkdtemp(path.join(tmpdir(), 'bold-prism-table-'));
-  process.env.PRISM_DATA = folder;
-  process.env.PRISM_COPIES = path.join(folder, 'copies');
+  data = await ownDataFolder();
 });
 afterAll(async () => {
   await closeDatabase();
   await closePool();
-  for (const [name, value] of [
-    ['PRISM_DATA', was.data],
-    ['PRISM_COPIES', was.copies],
-  ] as const)
-    if (value === undefined) delete process.env[name];
-    else process.env[name] = value;
-  await rm(folder, { recursive: true, force: true });
+  await data.remove();
 });
 
 it('with one table unreadable the rest is saved out, and that is told', async () => {
+  const { folder } = data;
   const store = path.join(folder, 'postgres');
   setDatabase(await openFolder(store));
   await importPicture(await redAndBlue(60).png().toBuffer(), 'Wall.png');
