@@ -7,7 +7,7 @@ import { addDays, format } from 'date-fns';
 import type { LocalCopy } from '@/contracts/keep';
 import type { CopyTime } from '@/contracts/settings';
 import { dataFolder } from '../db/client';
-import { errorBodyOf, notFound } from '../errors';
+import { errorBodyOf, notFound, ServiceError } from '../errors';
 import { requireRoom } from '../room';
 import { getSettings } from '../settings/settings';
 import { openArchive } from './archive';
@@ -72,11 +72,11 @@ export function makeCopy(keep: number): Promise<LocalCopy> {
         return copy;
       },
       (error: unknown) => {
-        state.prismCopyFailed = {
-          at: new Date().toISOString(),
-          why: reasonOf(error),
-        };
-        throw error;
+        const why = reasonOf(error);
+        state.prismCopyFailed = { at: new Date().toISOString(), why };
+        if (error instanceof ServiceError) throw error;
+        console.error(error);
+        throw new ServiceError('copy-failed', `No copy was made: ${why}`, 500);
       },
     )
     .finally(() => (state.prismCopying = undefined));

@@ -130,6 +130,7 @@ function CopiesSection({ copies: brought }: { copies: LocalCopy[] }) {
 /** What everything takes on the disk, and whether copies fail. */
 function StoreStateSentence() {
   const { data } = useFetched(endpoints.getStoreState, {});
+  const { settings } = useSettings();
   if (!data) return null;
   const { store, copies, free, failed } = data;
   return (
@@ -140,8 +141,8 @@ function StoreStateSentence() {
       </p>
       {failed && (
         <p role="alert" className="mb-3 border-l-4 border-ink pl-3 font-semibold">
-          No copy could be made on {format(new Date(failed.at), 'd MMM yyyy, HH:mm')}: {failed.why}{' '}
-          It is tried again every hour.
+          No copy could be made on {format(new Date(failed.at), 'd MMM yyyy, HH:mm')}: {failed.why}
+          {settings.copies.every !== 'never' && ' It is tried again every hour.'}
         </p>
       )}
     </>
