@@ -222,7 +222,9 @@ for (let kill = 1; kill <= KILLS; kill++) {
   const loops = actors.map(async (act) => {
     while (running) await act();
   });
-  await new Promise((wait) => setTimeout(wait, 300 + Math.random() * 5000));
+  // Copies and restores take longer than saves: every fourth time they have the time to be acknowledged.
+  const least = kill % 4 === 0 ? 12_000 : 300;
+  await new Promise((wait) => setTimeout(wait, least + Math.random() * 5000));
   running = false;
   child.kill('SIGKILL');
   await new Promise((ended) => child.once('exit', ended));

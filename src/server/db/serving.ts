@@ -25,7 +25,8 @@ export async function openForServing(): Promise<void> {
     console.error(await reportOf(error));
     process.exit(1);
   }
-  startWatchdog();
+  // A debugger may hold a server in development for as long as it likes.
+  if (process.env.NODE_ENV === 'production') startWatchdog();
   keepHouse();
   // Nobody waits for either: a first picture that finds the workers cold is only slower.
   void warmPool()

@@ -13,6 +13,7 @@ import { isPng } from '@/core/formats/png-text';
 import { looksLikePicture } from '../pictures/picture-kind';
 import { makeWorkingCopy } from '../pictures/read-picture';
 import { ServiceError } from '../errors';
+import { semaphore } from '../semaphore';
 import { drawChart } from './draw-chart';
 
 /** A picture of a swatch card can be imported; nothing is written as one. */
@@ -57,11 +58,14 @@ export async function readLibrary(
   }
 }
 
+/** The time of a file begins when it is read, not while it waits for the one before it. */
+const oneAtATime = semaphore(1);
+
 /** Reads a text where it can take neither the server's time nor its memory. */
 export const readTextInWorker: TextReader = async (fileName, bytes, { from, columns }) => {
   try {
     const job = { fileName, bytes, from: from?.id ?? null, columns: columns ?? null };
-    const result = await runRead(job);
+    const result = await oneAtATime(() => runRead(job));
     if ('error' in result) throw new LibraryFileError(result.error);
     return { ...result, format: formatById(result.format)! };
   } catch (error) {

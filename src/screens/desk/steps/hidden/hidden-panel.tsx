@@ -63,7 +63,7 @@ export function HiddenPanel() {
         <Button
           aria-pressed={wipe !== null}
           disabled={lens !== 'strengthened' && lens !== 'map'}
-          className="px-2 aria-pressed:bg-ink aria-pressed:text-sheet"
+          className="grow px-2 aria-pressed:bg-ink aria-pressed:text-sheet"
           onClick={() => look({ wipe: wipe === null ? 0.5 : null })}
         >
           Wipe
