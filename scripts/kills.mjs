@@ -38,6 +38,8 @@ async function ask(method, at, body, type = 'application/json') {
   }
 }
 
+const pause = (milliseconds) => new Promise((resolve) => setTimeout(resolve, milliseconds));
+
 let serial = 0;
 const unique = (what) =>
   `${what}${(++serial).toString(36)}x${Math.random().toString(36).slice(2, 8)}`;
@@ -159,7 +161,6 @@ const actors = [
   async () => {
     const answer = await ask('POST', 'keep/copies');
     if (answer?.body) copies.add(answer.json().name);
-    await new Promise((wait) => setTimeout(wait, 400));
   },
   async () => {
     const { readFile } = await import('node:fs/promises');
@@ -172,7 +173,6 @@ const actors = [
     if (!answer) return;
     restoring--;
     if (answer.body) restored += answer.json().libraries;
-    await new Promise((wait) => setTimeout(wait, 1500));
   },
 ];
 
@@ -220,11 +220,15 @@ async function verify() {
 for (let kill = 1; kill <= KILLS; kill++) {
   let running = true;
   const loops = actors.map(async (act) => {
-    while (running) await act();
+    while (running) {
+      await act();
+      // Nobody works without a breath, and a machine that only stores pictures never comes to its copies.
+      await pause(100 + Math.random() * 400);
+    }
   });
   // Copies and restores take longer than saves: every fourth time they have the time to be acknowledged.
   const least = kill % 4 === 0 ? 12_000 : 300;
-  await new Promise((wait) => setTimeout(wait, least + Math.random() * 5000));
+  await pause(least + Math.random() * 5000);
   running = false;
   child.kill('SIGKILL');
   await new Promise((ended) => child.once('exit', ended));
