@@ -1,5 +1,5 @@
 import { NextResponse, type NextRequest } from 'next/server';
-import { isOwnHost } from './server/access';
+import { isOwnHost, WRONG_HOST } from './server/access';
 
 /**
  * What pages may load: their own scripts by a nonce, and nothing of another site. Styles can't all carry a nonce:
@@ -34,8 +34,7 @@ function isDecodable(path: string): boolean {
 
 /** Comes before every page and file; the API's requests are checked where they are answered. */
 export function proxy(request: NextRequest): NextResponse {
-  if (!isOwnHost(request.headers.get('host')))
-    return new NextResponse('This server is not known under that name.', { status: 421 });
+  if (!isOwnHost(request.headers.get('host'))) return new NextResponse(WRONG_HOST, { status: 421 });
   if (!isDecodable(request.nextUrl.pathname))
     return new NextResponse('There is nothing at this address.', { status: 404 });
   const policy = policyFor(btoa(crypto.randomUUID()));

@@ -27,12 +27,8 @@ function parsedUrl(text: string): URL | null {
   return URL.canParse(text) ? new URL(text) : null;
 }
 
-const wrongHost = () =>
-  new ServiceError(
-    'wrong-host',
-    'This server is not known under that name. Open it by its address, such as 127.0.0.1, or list the name in PRISM_HOSTS.',
-    421,
-  );
+export const WRONG_HOST =
+  'This server is not known under that name. Open it by its address, such as 127.0.0.1, or list the name in PRISM_HOSTS.';
 
 const stranger = () =>
   new ServiceError(
@@ -41,14 +37,9 @@ const stranger = () =>
     403,
   );
 
-/** Throws where a request comes under another name. */
-export function requireOwnHost(headers: Headers): void {
-  if (!isOwnHost(headers.get('host'))) throw wrongHost();
-}
-
 /** Throws where a request comes under another name or from a page of another site. */
 export function requireOwnSite(headers: Headers): void {
-  requireOwnHost(headers);
+  if (!isOwnHost(headers.get('host'))) throw new ServiceError('wrong-host', WRONG_HOST, 421);
   const site = headers.get('sec-fetch-site');
   if (site !== null && site !== 'same-origin' && site !== 'none') throw stranger();
   const origin = headers.get('origin');

@@ -7,7 +7,7 @@ import { ServiceError } from '../errors';
 import { MANIFEST } from './backup';
 import { jsonLines } from './row-lines';
 import { rowSchemaOf } from './row-schemas';
-import { tablePath, type Row } from './tables';
+import { tablePath, TABLES, type Row } from './tables';
 
 /** A backup that was found whole. */
 export interface Archive {
@@ -20,12 +20,15 @@ export interface Archive {
 
 /** A manifest or a picture larger than this is none of ours. */
 const MAX_WHOLE = 256 * 1024 * 1024;
-/** Rows are packed to a tenth or so; what is packed far beyond that is made to fill a disk or a memory. */
+/** What is read whole may be packed so tightly; more is made to fill a memory. */
 const MAX_PACKING = 200;
 const ALWAYS_SMALL = 16 * 1024 * 1024;
+/** What all entries may unpack to. Nothing is unpacked but to be read through, a part at a time. */
+const MAX_UNPACKED = 50 * 1024 ** 3;
 const MAX_NAMED = 5;
 /** Tables that every backup has; others came later. */
 const FIRST_TABLES = ['picture', 'study', 'library', 'swatch'];
+const TABLE_PATHS = new Set(TABLES.map(tablePath));
 
 /**
  * Opens a backup and reads every entry once, against its checksum. Throws `damaged` with what is: nothing of a
@@ -154,7 +157,10 @@ function open(file: string): Promise<ZipFile> {
 function listed(zip: ZipFile): Promise<Map<string, Entry>> {
   return new Promise((resolve, reject) => {
     const entries = new Map<string, Entry>();
+    let total = 0;
     zip.on('entry', (entry: Entry) => {
+      total += entry.uncompressedSize;
+      if (total > MAX_UNPACKED) return reject(damaged(['it unpacks to more than 50 GB']));
       if (entries.has(entry.fileName)) return reject(damaged([`${entry.fileName} is there twice`]));
       if (isBomb(entry)) return reject(damaged([`${entry.fileName} is packed too tightly`]));
       entries.set(entry.fileName, entry);
@@ -166,8 +172,13 @@ function listed(zip: ZipFile): Promise<Map<string, Entry>> {
   });
 }
 
-function isBomb({ uncompressedSize, compressedSize }: Entry): boolean {
-  return uncompressedSize > ALWAYS_SMALL && uncompressedSize > compressedSize * MAX_PACKING;
+/** Tables are not held whole, and a history whose states are nearly the same packs as tightly as any bomb. */
+function isBomb({ fileName, uncompressedSize, compressedSize }: Entry): boolean {
+  return (
+    !TABLE_PATHS.has(fileName) &&
+    uncompressedSize > ALWAYS_SMALL &&
+    uncompressedSize > compressedSize * MAX_PACKING
+  );
 }
 
 function stream(zip: ZipFile, entry: Entry): Promise<NodeJS.ReadableStream> {
