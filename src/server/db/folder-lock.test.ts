@@ -93,7 +93,7 @@ describe('the folder lock', () => {
   it('is free when it names a process of another boot, another start, or none at all', async () => {
     const folder = await newFolder();
     const lock = await lockFolder(folder);
-    const file = path.join(folder, 'prism-lock.1');
+    const file = path.join(folder, 'prism-lock.1/holder.json');
     const holder = JSON.parse(await (await import('node:fs/promises')).readFile(file, 'utf8'));
     await lock.release();
     for (const other of [
@@ -103,7 +103,7 @@ describe('the folder lock', () => {
       'no lock',
     ]) {
       const highest = (await readdir(folder)).sort().at(-1)!;
-      await writeFile(path.join(folder, highest), JSON.stringify(other));
+      await writeFile(path.join(folder, highest, 'holder.json'), JSON.stringify(other));
       await (await lockFolder(folder)).release();
     }
   });

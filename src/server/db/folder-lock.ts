@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { link, mkdir, readdir, readFile, realpath, rm, stat, writeFile } from 'node:fs/promises';
+import { mkdir, readdir, readFile, realpath, rename, rm, stat, writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import { z } from 'zod';
 import { isRunning, ownIdentity } from './process-identity';
@@ -24,8 +24,8 @@ type Holder = z.infer<typeof holderSchema>;
  * Holds a data folder for this process alone. PGlite has no lock of its own, and two processes on
  * one folder lose rows that were acknowledged.
  *
- * The lock is a file inside the folder, by its real path, that names its holder. Locks are numbered and the highest
- * one counts. One whose holder has released it or no longer runs is not removed but outnumbered: the next number is
+ * The lock is a folder inside the folder, by its real path, with a file that names its holder: moving a folder to a
+ * name is exclusive on every file system, and brings its content at once. Locks are numbered and the highest one counts. One whose holder has released it or no longer runs is not removed but outnumbered: the next number is
  * created exclusively, so that of any number of processes one wins, and the highest is never taken away.
  * Throws an Error with a sentence for the person when another process holds the folder.
  */
@@ -41,12 +41,10 @@ export async function lockFolder(folder: string): Promise<FolderLock> {
       const numbers = await lockNumbers(real);
       // Who was slow may have taken a number that others have passed and cleared away.
       if (Math.max(...numbers) === number) {
-        await Promise.all(
-          numbers.filter((n) => n < number).map((n) => rm(lockPath(real, n), { force: true })),
-        );
+        await Promise.all(numbers.filter((n) => n < number).map((n) => discard(lockPath(real, n))));
         return { release: () => release(lockPath(real, number), own) };
       }
-      await rm(lockPath(real, number), { force: true });
+      await discard(lockPath(real, number));
     }
   }
   throw new Error(
@@ -55,6 +53,10 @@ export async function lockFolder(folder: string): Promise<FolderLock> {
 }
 
 const lockPath = (folder: string, number: number) => path.join(folder, `prism-lock.${number}`);
+const holderFile = (lock: string) => path.join(lock, 'holder.json');
+
+/** A lock that is outnumbered does no harm where it stays. */
+const discard = (lock: string) => rm(lock, { recursive: true, force: true }).catch(() => undefined);
 
 async function lockNumbers(folder: string): Promise<number[]> {
   const names = await readdir(folder);
@@ -70,10 +72,10 @@ function isHeld(holder: Holder, folder: string): boolean {
   return !holder.released && holder.folder === folder && isRunning(holder);
 }
 
-/** Null for what nobody can hold: a file that is damaged, or that was just outnumbered. */
-async function holderOf(file: string): Promise<Holder | null> {
+/** Null for what nobody can hold: a lock that is damaged, or that was just outnumbered. */
+async function holderOf(lock: string): Promise<Holder | null> {
   try {
-    return holderSchema.parse(JSON.parse(await readFile(file, 'utf8')));
+    return holderSchema.parse(JSON.parse(await readFile(holderFile(lock), 'utf8')));
   } catch {
     return null;
   }
@@ -82,24 +84,22 @@ async function holderOf(file: string): Promise<Holder | null> {
 /** Creates a lock with all that it says at once; false where that number is taken. */
 async function createLock(folder: string, number: number, holder: Holder): Promise<boolean> {
   const draft = path.join(folder, `prism-lock-${randomUUID()}`);
-  await writeFile(draft, JSON.stringify(holder));
+  await mkdir(draft);
   try {
-    await link(draft, lockPath(folder, number));
+    await writeFile(holderFile(draft), JSON.stringify(holder));
+    await rename(draft, lockPath(folder, number));
     return true;
   } catch (error) {
-    const { code } = error as NodeJS.ErrnoException;
-    if (code === 'EEXIST') return false;
-    throw new Error(
-      `The folder ${folder} can’t be locked (${code}): its file system has no hard links. Give Bold Prism a folder on another disk with PRISM_DATA.`,
-    );
+    if ((await lockNumbers(folder)).includes(number)) return false;
+    throw error;
   } finally {
-    await rm(draft, { force: true });
+    await discard(draft);
   }
 }
 
 /** Says in the lock that it is free. A folder that was taken away meanwhile needs no word. */
-async function release(file: string, holder: Holder): Promise<void> {
-  await writeFile(file, JSON.stringify({ ...holder, released: true })).catch(
+async function release(lock: string, holder: Holder): Promise<void> {
+  await writeFile(holderFile(lock), JSON.stringify({ ...holder, released: true })).catch(
     (error: NodeJS.ErrnoException) => {
       if (error.code !== 'ENOENT') throw error;
     },
