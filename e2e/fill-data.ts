@@ -11,7 +11,7 @@ const FILLINGS: Record<string, () => Promise<unknown>> = {
   demo: () => seedDemo(),
   many: async () => {
     await fillLibraries(2000, 10);
-    await fillStudies(1500);
+    await fillStudies(5000);
   },
 };
 

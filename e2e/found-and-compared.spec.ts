@@ -29,6 +29,7 @@ test('the Wall is found by family, key and neutrals, hung in an order, and its a
   await expect(titles.filter({ hasText: 'Lower station' })).toHaveCount(0);
   await page.getByLabel('Hang by').selectOption('title');
   await expect(page).toHaveURL(/greys=mostly&sort=title/);
+  await expect(titles.first()).toHaveText('Fog at the passing loop');
   const before = await titles.allInnerTexts();
   await page.reload();
   await expect(page.getByLabel('Share of neutrals')).toHaveValue('mostly');

@@ -5,7 +5,7 @@ import { deskIsSet, drop, isReady } from './page-actions';
 const app = appFor('empty');
 
 const studies = async (page: import('@playwright/test').Page) =>
-  (await (await page.request.get(`${app.url}/api/studies`)).json()).length;
+  (await (await page.request.get(`${app.url}/api/studies`)).json()).total;
 
 test('what can’t be read is refused with its reason, and nothing is stored', async ({ page }) => {
   await page.goto(app.url);

@@ -33,19 +33,32 @@ test('two thousand libraries scroll from end to end with a few of them drawn, an
   await expect(list.getByRole('heading').first()).toContainText('Harbour');
 });
 
-test('fifteen hundred studies hang on the Wall with a few of them drawn', async ({ page }) => {
+test('five thousand studies hang on the Wall page by page, with a few of them drawn', async ({
+  page,
+}) => {
+  const html = await (await page.request.get(app.url)).body();
+  expect(html.length).toBeLessThan(1_000_000);
   await page.goto(app.url);
   await isReady(page);
   const rows = page.getByRole('list', { name: 'Rows of studies' });
   const drawn = () => rows.getByRole('heading').count();
   await expect(rows.getByRole('heading').first()).toBeVisible();
   expect(await drawn()).toBeLessThan(120);
+  await page.evaluate(() => window.scrollTo(0, document.documentElement.scrollHeight / 2));
+  await expect(rows.getByRole('heading', { name: /^Study 2[45]\d\d$/ }).first()).toBeVisible();
   await page.evaluate(() => window.scrollTo(0, document.documentElement.scrollHeight));
   await expect(rows.getByRole('heading', { name: 'Study 0', exact: true })).toBeVisible();
   expect(await drawn()).toBeLessThan(120);
   expect(await page.evaluate(() => document.querySelectorAll('*').length)).toBeLessThan(6000);
 
-  await page.getByRole('searchbox', { name: 'Search the studies' }).fill('Study 1499');
-  await expect(page.getByRole('heading', { name: 'Study 1499', exact: true })).toBeVisible();
+  await page.getByRole('searchbox', { name: 'Search the studies' }).fill('Study 4999');
+  await expect(page.getByRole('heading', { name: 'Study 4999', exact: true })).toBeVisible();
   await expect(rows).toHaveCount(0);
+  await expect(page.getByRole('status')).toHaveText('1 of 5000');
+
+  await page.getByRole('button', { name: 'More for Study 4999' }).click();
+  await page.getByRole('menuitem', { name: 'Compare with …' }).click();
+  await page.getByRole('searchbox', { name: 'Search the other studies' }).fill('Study 17 ');
+  await page.getByRole('link', { name: 'Study 17', exact: true }).click();
+  await expect(page).toHaveURL(/\/compare\?one=/);
 });

@@ -11,7 +11,8 @@ import { importPicture } from './pictures/import-picture';
 import { refreshReading } from './readings/refresh';
 import { saveSettings } from './settings/settings';
 import { getCompared } from './studies/compared';
-import { deleteStudy, getStudy, listStudies, saveStudy } from './studies/studies';
+import { deleteStudy, getStudy, saveStudy } from './studies/studies';
+import { listStudies } from './studies/study-cards';
 import { freshDatabase } from './testing/test-database';
 import { redAndBlue } from './testing/test-pictures';
 

@@ -14,7 +14,7 @@ import { keepSearch } from './libraries/saved-searches';
 import { importPicture } from './pictures/import-picture';
 import { readingsAreMade } from './readings/refresh';
 import { saveSettings } from './settings/settings';
-import { listStudies } from './studies/studies';
+import { listStudies } from './studies/study-cards';
 import { allRows, wipe } from './testing/all-rows';
 import { entriesOf, withRows, zipOf } from './testing/crafted-backup';
 import { someLibrary } from './testing/many-libraries';

@@ -9,14 +9,8 @@ import { handlers } from './endpoints/handlers';
 import { createLibrary, getLibrary } from './libraries/libraries';
 import { importPicture } from './pictures/import-picture';
 import { listStudyHistory, studyRevisions } from './studies/study-history';
-import {
-  deleteStudy,
-  getStudy,
-  listStudies,
-  renameStudy,
-  restoreStudy,
-  saveStudy,
-} from './studies/studies';
+import { deleteStudy, getStudy, renameStudy, restoreStudy, saveStudy } from './studies/studies';
+import { listStudies } from './studies/study-cards';
 import { freshDatabase } from './testing/test-database';
 import { redAndBlue } from './testing/test-pictures';
 

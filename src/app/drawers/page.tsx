@@ -8,19 +8,15 @@ import { listFolders } from '@/server/libraries/folders';
 import { listSearches } from '@/server/libraries/saved-searches';
 import { searchLibraries } from '@/server/libraries/search';
 import { getSettings } from '@/server/settings/settings';
+import { queryOf, type SearchParams } from '../search-params';
 
 export const metadata: Metadata = { title: 'Drawers' };
 
 const FIRST = 40;
 
-type Props = { searchParams: Promise<Record<string, string | string[] | undefined>> };
-
-export default async function DrawersPage({ searchParams }: Props) {
-  const query = new URLSearchParams();
-  for (const [key, value] of Object.entries(await searchParams))
-    for (const one of [value ?? []].flat()) query.append(key, one);
+export default async function DrawersPage({ searchParams }: SearchParams) {
   const { wheel } = await getSettings();
-  const opened = searchCodec(wheelOf(wheel)).read(query);
+  const opened = searchCodec(wheelOf(wheel)).read(await queryOf(searchParams));
   return (
     <Drawers
       opened={opened}

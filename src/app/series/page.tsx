@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { Series } from '@/screens/series/series';
 import { listLibraries } from '@/server/libraries/libraries';
-import { listStudies } from '@/server/studies/studies';
+import { listStudies } from '@/server/studies/study-cards';
 
 export const metadata: Metadata = { title: 'Series' };
 

@@ -40,12 +40,12 @@ import {
   createStudySchema,
   renameSchema,
   saveStudySchema,
-  studyCardSchema,
   studyDocumentSchema,
   studySchema,
   MAX_REVISION,
 } from '../study';
 import { studyRevisionSchema } from '../study-history';
+import { foundStudiesSchema, studyPageSchema } from '../study-search';
 import { readFileSchema } from '../library-files';
 import { created, del, empty, file, get, json, lines, patch, post, put } from './endpoint';
 import { text } from '../text';
@@ -56,7 +56,7 @@ const revision = z.coerce.number().int().min(1).max(MAX_REVISION);
 const revisionAnswer = z.object({ revision: z.number().int(), updatedAt: z.string() });
 
 const studies = {
-  listStudies: get('/api/studies', json(z.array(studyCardSchema))),
+  searchStudies: get('/api/studies', json(foundStudiesSchema), { query: studyPageSchema }),
   createStudy: post('/api/studies', created(made), { body: createStudySchema }),
   getStudy: get('/api/studies/:id', json(studySchema)),
   saveStudy: put('/api/studies/:id', json(revisionAnswer), { body: saveStudySchema }),

@@ -6,7 +6,7 @@ const WORDS = {
   looking: 'Looking at the file',
   'working copy': 'Making the working copy',
   palette: 'Reading values and palette',
-  keeping: 'StoreState it',
+  keeping: 'Keeping it',
 };
 
 /** Pictures on their way in, each with its stage, and those that were refused, each with the reason. */

@@ -1,20 +1,25 @@
 'use client';
 
 import Link from 'next/link';
+import { useState } from 'react';
 import { hrefOf } from '@/contracts/endpoints/endpoint';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { StudyCard } from '@/contracts/study';
 import { Dialog } from '@/ui/dialog';
+import { useFetched } from '@/ui/queries';
+import { useDebounced } from '@/ui/use-debounced';
+
+const ASK_AFTER = 150;
+/** So many fit a look; among more a person searches. */
+const MAX_LISTED = 20;
 
 interface Props {
   one: StudyCard | null;
-  studies: readonly StudyCard[];
   onClose: () => void;
 }
 
 /** Which study another one is to be held against. */
-export function CompareDialog({ one, studies, onClose }: Props) {
-  const others = studies.filter(({ id }) => id !== one?.id);
+export function CompareDialog({ one, onClose }: Props) {
   return (
     <Dialog
       open={one !== null}
@@ -22,12 +27,45 @@ export function CompareDialog({ one, studies, onClose }: Props) {
       title="Compare"
       about={`Which study is “${one?.title ?? ''}” to be held against?`}
     >
-      {others.length === 0 && <p>There is no other study yet.</p>}
+      {one && <Others one={one} />}
+    </Dialog>
+  );
+}
+
+function Others({ one }: { one: StudyCard }) {
+  const [text, setText] = useState('');
+  const [asked, setAsked] = useState('');
+  const { run } = useDebounced(ASK_AFTER);
+  const { data: found } = useFetched(endpoints.searchStudies, {
+    query: { text: asked, sort: asked ? 'title' : 'newest', limit: MAX_LISTED + 1 },
+  });
+  const others = found?.studies.filter(({ id }) => id !== one.id).slice(0, MAX_LISTED);
+  const left = (found?.total ?? 0) - 1 - MAX_LISTED;
+  const isSearched = text !== '' || (found?.overview?.all ?? 0) > MAX_LISTED + 1;
+  return (
+    <>
+      {isSearched && (
+        <input
+          type="search"
+          aria-label="Search the other studies"
+          placeholder="Title, maker, aim, colour"
+          value={text}
+          maxLength={200}
+          onChange={({ target: { value } }) => {
+            setText(value);
+            run(() => setAsked(value));
+          }}
+          className="mb-2 h-10 w-full border border-line bg-sheet px-2.5 placeholder:text-soft"
+        />
+      )}
+      {others?.length === 0 && (
+        <p>{asked ? 'No other study answers to that.' : 'There is no other study yet.'}</p>
+      )}
       <ul>
-        {others.map(({ id, title, pictureId }) => (
+        {others?.map(({ id, title, pictureId }) => (
           <li key={id}>
             <Link
-              href={`/compare?one=${one?.id}&other=${id}`}
+              href={`/compare?one=${one.id}&other=${id}`}
               className="flex min-h-14 items-center gap-3 border-b hover:bg-faint"
             >
               <img
@@ -40,6 +78,7 @@ export function CompareDialog({ one, studies, onClose }: Props) {
           </li>
         ))}
       </ul>
-    </Dialog>
+      {left > 0 && <p className="pt-2">{`And ${left} more: search for one.`}</p>}
+    </>
   );
 }

@@ -9,23 +9,25 @@ export function studyWidth(aspect: number): number {
   return Math.max(MIN_WIDTH, Math.round(PICTURE_HEIGHT * Math.min(aspect, MAX_ASPECT)));
 }
 
-/** Studies in rows as they wrap within a width: as many in each as fit, at least one. */
-export function rowsWithin<T extends { aspect: number }>(
-  studies: readonly T[],
-  width: number,
-): T[][] {
-  const rows: T[][] = [];
+/**
+ * Studies in rows as they wrap within a width: as many in each as fit, at least one.
+ *
+ * @param aspects width / height of each one's picture
+ * @returns for each row the places of its studies
+ */
+export function rowsWithin(aspects: readonly number[], width: number): number[][] {
+  const rows: number[][] = [];
   let left = 0;
-  for (const one of studies) {
-    const wide = studyWidth(one.aspect);
+  aspects.forEach((aspect, at) => {
+    const wide = studyWidth(aspect);
     const row = rows.at(-1);
     if (row && left >= GAP + wide) {
-      row.push(one);
+      row.push(at);
       left -= GAP + wide;
     } else {
-      rows.push([one]);
+      rows.push([at]);
       left = width - wide;
     }
-  }
+  });
   return rows;
 }

@@ -25,7 +25,7 @@ export interface Known {
 /** Imports pictures one after another; a single one opens on the Desk when it is there. */
 export function useImport() {
   const router = useRouter();
-  const changed = useChanged(endpoints.listStudies);
+  const changed = useChanged(endpoints.searchStudies);
   const [arrivals, setArrivals] = useState<Arrival[]>([]);
   const [known, setKnown] = useState<Known[]>([]);
   const queue = useRef<Promise<unknown>>(Promise.resolve());

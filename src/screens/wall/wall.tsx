@@ -1,46 +1,43 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { hrefOf } from '@/contracts/endpoints/endpoint';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import { wheelOf } from '@/core/colour/wheel';
 import type { StudyCard as Card } from '@/contracts/study';
+import { ALL_STUDIES, type FoundStudies, type StudySearch } from '@/contracts/study-search';
 import { call } from '@/ui/api';
 import { Button } from '@/ui/button';
 import { DropNotice } from '@/ui/drop-notice';
 import { offerUndo, showError } from '@/ui/notices';
-import { useChanged, useStored } from '@/ui/queries';
+import { useChanged } from '@/ui/queries';
 import { useSettings } from '@/ui/settings';
 import { TopLine } from '@/ui/shell';
 import { useFileDrop } from '@/ui/use-file-drop';
 import { Arrivals } from './arrivals';
 import { CompareDialog } from './compare-dialog';
 import { DemoAgain, DemoProgress } from './demo-again';
-import { filterStudies, NO_FINDING } from './finding';
-import { FindingLine } from './finding-line';
 import { HungStudies } from './hung-studies';
 import { KnownDialog } from './known-dialog';
 import { PrintDialog } from './print-dialog';
+import { SearchLine } from './search-line';
 import { StudyCard } from './study-card';
 import { useImport } from './use-import';
 import { useDemo } from './use-demo';
-import { useFinding } from './use-finding';
+import { useStudies } from './use-studies';
 
 const SAMPLE = { path: hrefOf(endpoints.getSample, {}), name: 'Lower station, rain at dusk.webp' };
 
 /** All studies. A picture dropped or pasted anywhere begins one. */
-export function Wall({ studies: brought }: { studies: Card[] }) {
-  const studies = useStored(endpoints.listStudies, {}, brought);
-  const changed = useChanged(endpoints.listStudies);
-  const wheel = wheelOf(useSettings().settings.wheel);
-  const [finding, setFinding] = useFinding(wheel);
+export function Wall({ opened, first }: { opened: StudySearch; first: FoundStudies }) {
+  const changed = useChanged(endpoints.searchStudies);
+  const room = useStudies(opened, first, wheelOf(useSettings().settings.wheel));
+  const { search, setSearch, total, overview } = room;
   const [compared, setCompared] = useState<Card | null>(null);
   const [printed, setPrinted] = useState<Card | null>(null);
   const { arrivals, known, importFiles, beginAgain, dropKnown } = useImport();
   const demo = useDemo();
   const { getRootProps, getInputProps, isDragActive, open } = useFileDrop(importFiles);
-
-  const shown = useMemo(() => filterStudies(studies, finding, wheel), [studies, finding, wheel]);
 
   const act = (action: () => Promise<unknown>) => action().then(changed, showError);
 
@@ -59,9 +56,9 @@ export function Wall({ studies: brought }: { studies: Card[] }) {
           type="search"
           aria-label="Search the studies"
           placeholder="Title, maker, aim, colour"
-          value={finding.text}
+          value={search.text}
           maxLength={200}
-          onChange={(event) => setFinding({ ...finding, text: event.target.value })}
+          onChange={(event) => setSearch({ ...search, text: event.target.value })}
           className="ml-auto h-9 w-full max-w-60 min-w-16 border border-line bg-sheet px-2.5 placeholder:text-soft"
         />
         <Button weight="strong" onClick={open} className="h-9 min-h-9 whitespace-nowrap">
@@ -75,29 +72,21 @@ export function Wall({ studies: brought }: { studies: Card[] }) {
         <h1 className="sr-only">Wall</h1>
         <Arrivals arrivals={arrivals} />
         <DemoProgress demo={demo} />
-        {studies.length > 0 && (
-          <FindingLine
-            studies={studies}
-            shown={shown.length}
-            finding={finding}
-            wheel={wheel}
-            onChange={setFinding}
-          />
-        )}
-        {studies.length === 0 ? (
+        {overview.all > 0 && <SearchLine room={room} />}
+        {overview.all === 0 ? (
           <FirstStep
             onChoose={open}
             onSample={() => void fetchSample().then((file) => importFiles([file]), showError)}
           />
-        ) : shown.length === 0 ? (
+        ) : total === 0 ? (
           <div>
             <p className="mb-3 font-serif text-2xl">No study answers to that.</p>
-            <Button onClick={() => setFinding({ ...NO_FINDING, sort: finding.sort })}>
+            <Button onClick={() => setSearch({ ...ALL_STUDIES, sort: search.sort })}>
               Show all
             </Button>
           </div>
         ) : (
-          <HungStudies studies={shown}>
+          <HungStudies studies={room.studies} aspects={overview.aspects} onSee={room.see}>
             {(card) => (
               <StudyCard
                 key={card.id}
@@ -115,7 +104,7 @@ export function Wall({ studies: brought }: { studies: Card[] }) {
         <DemoAgain demo={demo} />
       </main>
       {isDragActive && <DropNotice>Let go, and the study begins.</DropNotice>}
-      <CompareDialog one={compared} studies={studies} onClose={() => setCompared(null)} />
+      <CompareDialog one={compared} onClose={() => setCompared(null)} />
       <PrintDialog study={printed} onClose={() => setPrinted(null)} />
       <KnownDialog known={known} onClose={dropKnown} onBeginAgain={(id) => void beginAgain(id)} />
     </div>

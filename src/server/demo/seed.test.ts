@@ -1,7 +1,8 @@
 import { jest } from '@jest/globals';
 import { createLibrary, deleteLibrary, getLibrary, listLibraries } from '../libraries/libraries';
 import { importPicture } from '../pictures/import-picture';
-import { deleteStudy, getStudy, listStudies, saveStudy } from '../studies/studies';
+import { deleteStudy, getStudy, saveStudy } from '../studies/studies';
+import { listStudies } from '../studies/study-cards';
 import { freshDatabase } from '../testing/test-database';
 import { redAndBlue } from '../testing/test-pictures';
 import { seedDemo } from './seed';

@@ -144,7 +144,7 @@ describe('the server’s one route', () => {
     const log = jest.spyOn(console, 'error').mockImplementation(() => undefined);
     const answer = dispatch({
       ...recording,
-      listStudies: () => Promise.reject(new Error('password=secret')),
+      searchStudies: () => Promise.reject(new Error('password=secret')),
     } as unknown as Handlers);
     const response = await answer(ask('GET', '/api/studies'));
     expect(response.status).toBe(500);

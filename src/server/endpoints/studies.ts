@@ -2,11 +2,12 @@ import type { PushEvent } from '@/contracts/push-request';
 import { pushOriginal } from '../pictures/push-original';
 import { printStudy } from '../print/prints';
 import { download, inLines } from '../respond';
+import { getSettings } from '../settings/settings';
+import { searchStudies } from '../studies/search-studies';
 import {
   createStudy,
   deleteStudy,
   getStudy,
-  listStudies,
   renameStudy,
   restoreStudy,
   saveStudy,
@@ -18,7 +19,10 @@ import type { Handlers } from './handler';
 const PIECE = 384 * 1024;
 
 export const studyHandlers = {
-  listStudies: () => listStudies(),
+  async searchStudies({ query: { offset, limit, ...search } }) {
+    const { wheel } = await getSettings();
+    return searchStudies(search, wheel, offset, limit);
+  },
   createStudy: async ({ body }) => ({ id: await createStudy(body.pictureId) }),
   getStudy: ({ params }) => getStudy(params.id),
   saveStudy: ({ params, body }) => saveStudy(params.id, body.basedOn, body.document),

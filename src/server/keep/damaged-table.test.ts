@@ -9,7 +9,7 @@ import { openFolder } from '../db/open';
 import { createLibrary, listLibraries } from '../libraries/libraries';
 import { importPicture } from '../pictures/import-picture';
 import { readingsAreMade } from '../readings/refresh';
-import { listStudies } from '../studies/studies';
+import { listStudies } from '../studies/study-cards';
 import { ownDataFolder } from '../testing/data-folder';
 import { someLibrary } from '../testing/many-libraries';
 import { redAndBlue } from '../testing/test-pictures';

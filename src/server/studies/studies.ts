@@ -1,106 +1,21 @@
 import { randomUUID } from 'node:crypto';
-import { and, desc, eq, isNull, sql } from 'drizzle-orm';
+import { and, eq, isNull, sql } from 'drizzle-orm';
 import type { z } from 'zod';
 import {
   newDocument,
   readStudyDocument,
   type newerStudySchema,
   type Study,
-  type StudyCard,
   type StudyDocument,
 } from '@/contracts/study';
 import { database } from '../db/client';
-import { picture, reading, study, wheelReading } from '../db/schema';
+import { picture, study } from '../db/schema';
 import { documentService, type SavedDocument } from '../documents/document-service';
 import { notFound } from '../errors';
 import { reindexLibrariesOf } from '../libraries/library-rows';
 import { insertStudy, titleOf } from '../pictures/import-picture';
 import { refreshReading } from '../readings/refresh';
 import { studyRevisions } from './study-history';
-import { getSettings } from '../settings/settings';
-
-/** The Wall's studies, newest first; families are the person's wheel's. */
-export async function listStudies(): Promise<StudyCard[]> {
-  const db = await database();
-  const { wheel } = await getSettings();
-  const rows = await db
-    .select({
-      id: study.id,
-      title: study.title,
-      document: study.document,
-      pictureId: study.pictureId,
-      createdAt: study.createdAt,
-      updatedAt: study.updatedAt,
-      width: picture.width,
-      height: picture.height,
-      key: reading.key,
-      range: reading.range,
-      median: reading.median,
-      spread: sql<number>`(${reading.values}->>'p95')::float8 - (${reading.values}->>'p5')::float8`,
-      neutral: reading.neutral,
-      temperature: reading.temperature,
-      family: wheelReading.family,
-      keyFamily: wheelReading.keyFamily,
-      harmony: wheelReading.harmony,
-    })
-    .from(study)
-    .innerJoin(picture, eq(picture.id, study.pictureId))
-    .leftJoin(reading, eq(reading.studyId, study.id))
-    .leftJoin(wheelReading, and(eq(wheelReading.studyId, study.id), eq(wheelReading.wheel, wheel)))
-    .where(isNull(study.deletedAt))
-    .orderBy(desc(study.createdAt), desc(study.id));
-  return rows.map(
-    ({
-      id,
-      pictureId,
-      width,
-      height,
-      createdAt,
-      updatedAt,
-      title,
-      document: stored,
-      ...read
-    }): StudyCard => {
-      const whole = documentIn(stored);
-      const document = whole ?? newDocument(title);
-      const { key, range, median, spread, neutral, temperature, ...onWheel } = read;
-      const colours =
-        neutral === null || temperature === null ? null : { ...onWheel, neutral, temperature };
-      return {
-        id,
-        isReadable: whole !== null,
-        pictureId,
-        title: document.title,
-        maker: document.maker,
-        source: document.source,
-        aims: document.aims,
-        kind: document.kind,
-        aspect: width / height,
-        createdAt: createdAt.toISOString(),
-        updatedAt: updatedAt.toISOString(),
-        swatches: document.palette.swatches.map(({ id, name, colour, share }) => ({
-          id,
-          name,
-          colour,
-          share,
-        })),
-        reading:
-          key === null || range === null || median === null
-            ? null
-            : { key, range, median, spread, colours },
-      };
-    },
-  );
-}
-
-/** A stored document; null where it is damaged. */
-function documentIn(stored: unknown): StudyDocument | null {
-  try {
-    return readStudyDocument(stored);
-  } catch {
-    return null;
-  }
-}
 
 /** A study with the facts of its picture. Throws not-found, for a deleted one too. */
 export async function getStudy(id: string): Promise<Study> {
