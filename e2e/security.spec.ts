@@ -80,6 +80,7 @@ test('pages carry a strict policy, and nothing of ours breaks it', async ({ page
   const headers = response!.headers();
   const policy = headers['content-security-policy'];
   expect(policy).toMatch(/script-src 'self' 'nonce-[^']+'(;|$)/);
+  expect(policy).toMatch(/style-src 'self' 'nonce-[^']+' 'sha256-[^']+'(;|$)/);
   expect(policy).toContain("frame-ancestors 'none'");
   expect(policy).toContain("default-src 'none'");
   expect(headers).toMatchObject({
@@ -99,15 +100,29 @@ test('pages carry a strict policy, and nothing of ours breaks it', async ({ page
   await page.evaluate(() => {
     const script = document.createElement('script');
     script.textContent = 'window.ran = true';
-    document.body.append(script);
+    const style = document.createElement('style');
+    style.textContent = 'body { outline: 3px solid red }';
+    document.body.append(script, style);
   });
   expect(await page.evaluate(() => 'ran' in window)).toBe(false);
+  expect(await page.evaluate(() => getComputedStyle(document.body).outlineStyle)).toBe('none');
+  expect(violations.filter((what) => what.startsWith('style-src'))).toHaveLength(1);
   expect(violations.filter((what) => what.startsWith('script-src'))).toHaveLength(1);
   violations.length = 0;
   await openStudy(page, app.url, 'Lower station, rain at dusk');
   for (const step of ['Values', 'Colours', 'Hidden', 'Palette'] as const) await toStep(page, step);
+  // Dialogs and notices bring styles of their own.
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toBeVisible();
+  expect(await page.evaluate(() => getComputedStyle(document.body).overflow)).toBe('hidden');
+  await page.keyboard.press('Escape');
   await page.goto(`${app.url}/drawers`);
   await isReady(page);
+  await page.getByRole('button', { name: 'More for Dusk blues' }).click();
+  await page.getByRole('menuitem', { name: 'Delete' }).click();
+  const notice = page.locator('[data-sonner-toast]');
+  await expect(notice).toBeVisible();
+  await expect(notice).toHaveCSS('position', 'absolute');
   await page.goto(`${app.url}/drawers/keep`);
   await isReady(page);
   await expect(page.getByText(/What is kept takes/)).toBeVisible();

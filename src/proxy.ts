@@ -1,16 +1,20 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { isOwnHost, WRONG_HOST } from './server/access';
+import { NOTICES_STYLE } from './server/inline-styles';
 
 /**
- * What pages may load: their own scripts by a nonce, and nothing of another site. Styles can't all carry a nonce:
- * the libraries of dialogs and notices write style elements and attributes while they run.
+ * What pages may load: their own scripts and styles by a nonce, and nothing of another site. Style attributes, which
+ * can't carry one, are the pages' own: what people write is never markup.
  */
 function policyFor(nonce: string): string {
   const isDevelopment = process.env.NODE_ENV === 'development';
   return [
     "default-src 'none'",
     `script-src 'self' 'nonce-${nonce}'${isDevelopment ? " 'unsafe-eval'" : ''}`,
-    "style-src 'self' 'unsafe-inline'",
+    isDevelopment
+      ? "style-src 'self' 'unsafe-inline'"
+      : `style-src 'self' 'nonce-${nonce}' '${NOTICES_STYLE}'`,
+    "style-src-attr 'unsafe-inline'",
     "img-src 'self' blob: data:",
     "font-src 'self'",
     "connect-src 'self' blob:",

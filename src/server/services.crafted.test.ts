@@ -12,7 +12,7 @@ import { standingsOf } from './keep/standing';
 import { createLibrary } from './libraries/libraries';
 import { keepSearch } from './libraries/saved-searches';
 import { importPicture } from './pictures/import-picture';
-import { readingsAreMade } from './readings/refresh';
+import { readingsAreMade, refreshReading } from './readings/refresh';
 import { saveSettings } from './settings/settings';
 import { listStudies } from './studies/study-cards';
 import { allRows, wipe } from './testing/all-rows';
@@ -29,8 +29,8 @@ beforeAll(async () => {
   end = await freshDatabase();
   folder = await mkdtemp(path.join(tmpdir(), 'prism-crafted-'));
   await importPicture(await redAndBlue(90).png().toBuffer(), 'Wall.png');
-  await readingsAreMade();
   const [{ id }] = await listStudies();
+  await refreshReading(id);
   await createLibrary(someLibrary(1, 5), id);
   await keepSearch('Fogs', { ...ALL_LIBRARIES, text: 'fog' });
   await saveSettings({ ...DEFAULT_SETTINGS, surround: 'night' });
@@ -91,6 +91,36 @@ describe('a crafted backup', () => {
     for (const name of ['study', 'library', 'swatch', 'folder', 'picture'])
       expect({ name, rows: rows[name] }).toEqual({ name, rows: [] });
   });
+
+  it.each<[string, string, Change]>([
+    ['values', 'reading', (row) => ({ ...row, values: { median: 5, p5: 1, p95: 9 } })],
+    ['colours', 'reading', (row) => ({ ...row, colours: { temperature: 'warm' } })],
+    ['a key that its values do not have', 'reading', (row) => ({ ...row, key: 'high' })],
+    ['hues of a wheel', 'wheel_reading', (row) => ({ ...row, study: { hues: null } })],
+    ['a wheel', 'wheel_reading', ({ wheel, ...row }) => ({ ...row, wheel: `${wheel as string}s` })],
+  ])(
+    'with a reading whose %s no core made brings the study, and reads it anew',
+    async (...which) => {
+      const [what, table, change] = which;
+      const entries = await entriesOf(file());
+      const crafted = path.join(folder, 'crafted.zip');
+      await writeFile(crafted, await zipOf(withRows(entries, table, change)));
+      await wipe();
+      const archive = await openArchive(crafted);
+      const { studies } = await standingsOf(archive);
+      const order = { libraries: [], rest: false, settings: false, differing: 'keep' as const };
+      await restore(archive, { ...order, studies: studies.map(({ id }) => id) });
+      archive.close();
+      await readingsAreMade();
+      const whole = await openArchive(file());
+      for (const name of ['reading', 'wheel_reading']) {
+        const kept = [];
+        for await (const row of whole.rows(name)) kept.push(row);
+        expect({ what, rows: (await allRows())[name] }).toEqual({ what, rows: kept });
+      }
+      whole.close();
+    },
+  );
 
   it('is refused when its picture is another one', async () => {
     const entries = await entriesOf(file());

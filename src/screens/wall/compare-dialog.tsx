@@ -34,10 +34,10 @@ export function CompareDialog({ one, onClose }: Props) {
 
 function Others({ one }: { one: StudyCard }) {
   const [text, setText] = useState('');
-  const [asked, setAsked] = useState('');
+  const [query, setQuery] = useState('');
   const { run } = useDebounced(ASK_AFTER);
   const { data: found } = useFetched(endpoints.searchStudies, {
-    query: { text: asked, sort: asked ? 'title' : 'newest', limit: MAX_LISTED + 1 },
+    query: { text: query, sort: query ? 'title' : 'newest', limit: MAX_LISTED + 1 },
   });
   const others = found?.studies.filter(({ id }) => id !== one.id).slice(0, MAX_LISTED);
   const left = (found?.total ?? 0) - 1 - MAX_LISTED;
@@ -53,13 +53,13 @@ function Others({ one }: { one: StudyCard }) {
           maxLength={200}
           onChange={({ target: { value } }) => {
             setText(value);
-            run(() => setAsked(value));
+            run(() => setQuery(value));
           }}
           className="mb-2 h-10 w-full border border-line bg-sheet px-2.5 placeholder:text-soft"
         />
       )}
       {others?.length === 0 && (
-        <p>{asked ? 'No other study answers to that.' : 'There is no other study yet.'}</p>
+        <p>{query ? 'No other study answers to that.' : 'There is no other study yet.'}</p>
       )}
       <ul>
         {others?.map(({ id, title, pictureId }) => (

@@ -18,14 +18,14 @@ describe('the address of the Wall', () => {
     const facets = Object.fromEntries(
       STUDY_FACETS.map((facet) => [facet, fc.constantFrom('', ...valuesOf(facet, WHEEL))]),
     ) as Record<(typeof STUDY_FACETS)[number], fc.Arbitrary<string>>;
-    const search = fc.record({
+    const searches = fc.record({
       text: fc.string({ maxLength: 50 }).map((text) => text.trim()),
       ...facets,
       sort: fc.constantFrom(...STUDY_SORTS),
     });
     fc.assert(
-      fc.property(search, (asked: StudySearch) => {
-        expect(codec.read(new URLSearchParams(addressOf(codec, asked)))).toEqual(asked);
+      fc.property(searches, (search: StudySearch) => {
+        expect(codec.read(new URLSearchParams(addressOf(codec, search)))).toEqual(search);
       }),
     );
     const nonsense = new URLSearchParams('family=beige&key=7&sort=luck');

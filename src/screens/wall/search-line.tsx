@@ -66,7 +66,7 @@ export function SearchLine({ room }: Props) {
           strong={search[facet] !== ''}
           options={[
             { value: '', title: ANY[facet] },
-            ...withAsked(overview.counts[facet], search[facet]).map(({ of, count }) => ({
+            ...withChosen(overview.counts[facet], search[facet]).map(({ of, count }) => ({
               value: of,
               title: `${titleOf(facet, of)} (${count})`,
             })),
@@ -102,8 +102,8 @@ export function SearchLine({ room }: Props) {
   );
 }
 
-/** The counts with the value that is asked, which the counts of the search before may lack. */
-function withAsked(counts: readonly { of: string; count: number }[], asked: string) {
-  if (asked === '' || counts.some(({ of }) => of === asked)) return counts;
-  return [...counts, { of: asked, count: 0 }];
+/** The counts with the chosen value, which the counts of the search before may lack. */
+function withChosen(counts: readonly { of: string; count: number }[], chosen: string) {
+  if (chosen === '' || counts.some(({ of }) => of === chosen)) return counts;
+  return [...counts, { of: chosen, count: 0 }];
 }

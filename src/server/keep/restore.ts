@@ -10,6 +10,8 @@ import { indexStale } from '../libraries/libraries';
 import type { Rendition } from '@/contracts/pictures';
 import { damaged, type Archive } from './archive';
 import { sha256 } from './backup';
+import { refreshReading } from '../readings/refresh';
+import { studiesWithWholeReadings } from './restored-readings';
 import { standingsOf } from './standing';
 import { columnsOf, picturePath, type Row } from './tables';
 
@@ -32,8 +34,8 @@ export async function restore(
   const studies = plan(standings.studies, new Set(order.studies), order.differing);
   const libraries = plan(standings.libraries, new Set(order.libraries), order.differing);
   const db = await database();
-  const restored = await db.transaction(async (tx) => {
-    const pictures = await restoreStudies(tx, archive, studies.ids);
+  const { unread, ...restored } = await db.transaction(async (tx) => {
+    const { pictures, unread } = await restoreStudies(tx, archive, studies.ids);
     await restoreLibraries(tx, archive, libraries.ids);
     await unbin(tx, 'study', studies.binned);
     await unbin(tx, 'library', libraries.binned);
@@ -43,11 +45,18 @@ export async function restore(
       studies: studies.ids.size + studies.binned.length,
       libraries: libraries.ids.size + libraries.binned.length,
       pictures,
+      unread,
       left: studies.left + libraries.left,
     };
   });
   await indexStale();
+  void readAnew(unread);
   return restored;
+}
+
+/** One after another: nobody waits for it, and who looks at a study first has it read at once. */
+async function readAnew(ids: readonly string[]): Promise<void> {
+  for (const id of ids) await refreshReading(id).catch((error) => console.error(error));
 }
 
 interface Plan {
@@ -81,7 +90,7 @@ async function restoreStudies(
   tx: Writer,
   archive: Archive,
   ids: ReadonlyMap<string, string>,
-): Promise<number> {
+): Promise<{ pictures: number; unread: string[] }> {
   const needed = new Set<unknown>();
   for await (const row of archive.rows('study'))
     if (ids.has(String(row.id))) needed.add(row.picture_id);
@@ -127,9 +136,12 @@ async function restoreStudies(
       return { ...row, id, title, document, picture_id: pictureIds.get(row.picture_id) };
     }),
   );
-  for (const table of ['study_revision', 'reading', 'wheel_reading'] as const)
-    await put(tx, table, remapped(archive.rows(table), 'study_id', ids));
-  return pictures;
+  await put(tx, 'study_revision', remapped(archive.rows('study_revision'), 'study_id', ids));
+  const whole = await studiesWithWholeReadings(archive);
+  const read = new Map([...ids].filter(([id]) => whole.has(id)));
+  for (const table of ['reading', 'wheel_reading'] as const)
+    await put(tx, table, remapped(archive.rows(table), 'study_id', read));
+  return { pictures, unread: [...ids].filter(([id]) => !whole.has(id)).map(([, id]) => id) };
 }
 
 async function restoreLibraries(
