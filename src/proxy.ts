@@ -13,7 +13,7 @@ function policyFor(nonce: string): string {
     `script-src 'self' 'nonce-${nonce}'${isDevelopment ? " 'unsafe-eval'" : ''}`,
     isDevelopment
       ? "style-src 'self' 'unsafe-inline'"
-      : `style-src 'self' 'nonce-${nonce}' '${NOTICES_STYLE}'`,
+      : `style-src 'self' 'nonce-${nonce}' ${NOTICES_STYLE.map((hash) => `'${hash}'`).join(' ')}`,
     "style-src-attr 'unsafe-inline'",
     "img-src 'self' blob: data:",
     "font-src 'self'",

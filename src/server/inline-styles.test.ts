@@ -7,5 +7,6 @@ it('lets in the style that the package of notices writes, as it is installed', a
   const [, literal] = /^__insertCSS\((".*")\);?$/m.exec(source) ?? [];
   const css = JSON.parse(literal) as string;
   expect(css).toContain('[data-sonner-toaster]');
-  expect(NOTICES_STYLE).toBe(`sha256-${createHash('sha256').update(css).digest('base64')}`);
+  const hashOf = (text: string) => `sha256-${createHash('sha256').update(text).digest('base64')}`;
+  expect(NOTICES_STYLE).toEqual(['', css].map(hashOf));
 });
