@@ -18,7 +18,9 @@ export async function writeContents(
   libraryId: string,
   content: LibraryContent,
 ): Promise<void> {
-  await writeSwatches(tx, libraryId, content.swatches);
+  const words = await indexOwn(tx, libraryId, content);
+  await writeSwatches(tx, libraryId, content.swatches, words);
+  await indexSwatches(tx, libraryId);
   const tags = (await contentsOf([libraryId], tx)).tags.get(libraryId) ?? [];
   if (!isDeepStrictEqual(tags, content.tags)) {
     await tx.delete(tag).where(eq(tag.libraryId, libraryId));
@@ -27,7 +29,6 @@ export async function writeContents(
         .insert(tag)
         .values(content.tags.map((name, position) => ({ libraryId, name, position })));
   }
-  await indexLibrary(tx, libraryId, content);
 }
 
 /** Rows that are as they were stay as they are: a store grows by every row that is written. */
@@ -35,6 +36,7 @@ async function writeSwatches(
   tx: Writer,
   libraryId: string,
   swatches: readonly Swatch[],
+  libraryWords: readonly string[],
 ): Promise<void> {
   const had = (await contentsOf([libraryId], tx)).swatches.get(libraryId) ?? [];
   const before = new Map(had.map((one, position) => [one.id, { one, position }]));
@@ -52,13 +54,21 @@ async function writeSwatches(
       .where(
         and(eq(swatch.libraryId, libraryId), inArray(swatch.id, gone.slice(i, i + ROWS_AT_ONCE))),
       );
-  const rows = changed.map(({ one, position }) => swatchRow(libraryId, one, position));
+  const rows = changed.map(({ one, position }) =>
+    swatchRow(libraryId, one, position, libraryWords),
+  );
   for (let i = 0; i < rows.length; i += ROWS_AT_ONCE)
     await tx.insert(swatch).values(rows.slice(i, i + ROWS_AT_ONCE));
 }
 
-function swatchRow(libraryId: string, one: Swatch, position: number) {
+export function swatchRow(
+  libraryId: string,
+  one: Swatch,
+  position: number,
+  libraryWords: readonly string[],
+) {
   const { id, name, otherNames, note, role, colour, share, provenance } = one;
+  const ownWords = wordsOf(name, ...otherNames, note, role ?? '');
   return {
     libraryId,
     id,
@@ -71,7 +81,8 @@ function swatchRow(libraryId: string, one: Swatch, position: number) {
     share,
     provenance,
     ...swatchFacts(colour),
-    ownWords: wordsOf(name, ...otherNames, note, role ?? ''),
+    ownWords,
+    words: [...new Set([...ownWords, ...libraryWords])],
   };
 }
 
@@ -107,10 +118,26 @@ export async function indexLibrary(
   libraryId: string,
   said: Pick<LibraryContent, 'name' | 'note' | 'tags'>,
 ): Promise<void> {
+  await indexOwn(tx, libraryId, said);
+  await indexSwatches(tx, libraryId);
+}
+
+/** Writes what a library itself is found by, and returns its words. */
+async function indexOwn(
+  tx: Writer,
+  libraryId: string,
+  said: Pick<LibraryContent, 'name' | 'note' | 'tags'>,
+): Promise<readonly string[]> {
+  const found = await searchColumns(tx, libraryId, said);
   await tx
     .update(library)
-    .set({ ...(await searchColumns(tx, libraryId, said)), indexed: INDEX_VERSION })
+    .set({ ...found, indexed: INDEX_VERSION })
     .where(eq(library.id, libraryId));
+  return found.words;
+}
+
+/** Brings the words of swatches up to their library's. */
+async function indexSwatches(tx: Writer, libraryId: string): Promise<void> {
   await tx
     .update(swatch)
     .set({ words: swatchWords(libraryId) })

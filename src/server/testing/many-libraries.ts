@@ -3,9 +3,12 @@ import { paletteNames } from '@/core/colour/name';
 import { oklabFromOklch, type Oklab } from '@/core/colour/oklab';
 import { toGamut } from '@/core/colour/gamut';
 import { randomFrom } from '@/core/seeded';
-import type { LibraryContent } from '@/contracts/library';
+import { storedLibrary, type LibraryContent } from '@/contracts/library';
 import { database } from '../db/client';
-import { insertLibrary } from '../libraries/libraries';
+import { library, libraryRevision, swatch, tag } from '../db/library-schema';
+import { swatchRow } from '../libraries/library-rows';
+import { INDEX_VERSION } from '../libraries/swatch-facts';
+import { wordsOf } from '../libraries/words';
 
 const SUBJECTS = ['Fog', 'Harbour', 'Orchard', 'Kitchen', 'Quarry', 'Ferry', 'Terrace', 'Snow'];
 const TIMES = ['at dawn', 'at noon', 'in rain', 'by lamplight', 'in October', 'after thaw'];
@@ -45,12 +48,47 @@ export function someLibrary(seed: number, size: number): LibraryContent {
 
 const AT_ONCE = 100;
 
-/** Fills the database with so many libraries of so many swatches each. */
+/**
+ * Fills the database with so many libraries of so many swatches each. Written as rows, all at once: one after
+ * another, as people make them, 2,000 take a minute.
+ */
 export async function fillLibraries(count: number, size: number): Promise<void> {
   const db = await database();
-  for (let from = 0; from < count; from += AT_ONCE)
-    await db.transaction(async (tx) => {
-      for (let seed = from; seed < Math.min(count, from + AT_ONCE); seed++)
-        await insertLibrary(tx, someLibrary(seed, size), null);
+  for (let from = 0; from < count; from += AT_ONCE) {
+    const made = Array.from({ length: Math.min(AT_ONCE, count - from) }, (_, i) => {
+      const content = someLibrary(from + i, size);
+      const { name, note, tags } = content;
+      const words = wordsOf(name, note, ...tags);
+      return { id: randomUUID(), place: -from - i, content, words };
     });
+    await db.transaction(async (tx) => {
+      await tx.insert(library).values(
+        made.map(({ id, place, words, content: { name, note } }) => ({
+          ...{ id, name, note, place, words },
+          revision: 1,
+          indexed: INDEX_VERSION,
+        })),
+      );
+      await tx
+        .insert(libraryRevision)
+        .values(
+          made.map(({ id, content }) => ({
+            ownerId: id,
+            revision: 1,
+            content: storedLibrary(content),
+          })),
+        );
+      const tags = made.flatMap(({ id, content }) =>
+        content.tags.map((name, position) => ({ libraryId: id, name, position })),
+      );
+      if (tags.length > 0) await tx.insert(tag).values(tags);
+      await tx
+        .insert(swatch)
+        .values(
+          made.flatMap(({ id, words, content }) =>
+            content.swatches.map((one, position) => swatchRow(id, one, position, words)),
+          ),
+        );
+    });
+  }
 }
