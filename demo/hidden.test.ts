@@ -45,9 +45,8 @@ describe('the pictures of the demo, pushed', () => {
     const subject = pushable(picture);
     const rows = rowsOf(subject);
     const pushes: Push[] = [
-      ...(['lift', 'quiet'] as const).flatMap((way) =>
-        [0.25, 1].map((strength) => ({ ...NO_PUSH, [way]: strength })),
-      ),
+      { ...NO_PUSH, lift: 1 },
+      { ...NO_PUSH, quiet: 1 },
       { ...NO_PUSH, spread: 1 },
       { ...NO_PUSH, spread: 1, cast: 'local' },
     ];
