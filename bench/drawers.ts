@@ -9,6 +9,7 @@ import { closeDatabase, database, setDatabase } from '../src/server/db/client';
 import { openFolder } from '../src/server/db/open';
 import { countFacets } from '../src/server/libraries/facets';
 import { searchLibraries } from '../src/server/libraries/search';
+import { timesLine } from './timing';
 import { fillLibraries, someLibrary } from '../src/server/testing/many-libraries';
 
 const LIBRARIES = 2000;
@@ -50,9 +51,6 @@ function someSearches(count: number): LibrarySearch[] {
   });
 }
 
-const at = (sorted: readonly number[], share: number) =>
-  sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))];
-
 /** What searching costs in a store of 2,000 libraries with 20,000 swatches, in a folder as the app has it. */
 export async function benchDrawers(): Promise<string> {
   const folder = await mkdtemp(path.join(tmpdir(), 'prism-bench-'));
@@ -78,18 +76,14 @@ export async function benchDrawers(): Promise<string> {
       pages.push(runs.map(([page]) => page));
       counts.push(runs.map(([, count]) => count));
     }
-    const line = (name: string, times: readonly number[]) => {
-      const sorted = [...times].sort((one, other) => one - other);
-      return `  ${name.padEnd(44)}${[0.5, 0.95, 0.999].map((share) => `${at(sorted, share).toFixed(1).padStart(8)} ms`).join('')}`;
-    };
     // The fastest of its runs is what a search costs; all of them have the machine's own pauses within.
     const fastest = (runs: readonly number[][]) => runs.map((times) => Math.min(...times));
     return [
       `Searching ${LIBRARIES} libraries with ${LIBRARIES * SWATCHES} swatches, ${ASKED} searches of ${RUNS} runs, ${(hits / ASKED).toFixed(0)} libraries found each: median, 95th percentile, longest`,
-      line('the first 40 libraries, fastest runs', fastest(pages)),
-      line('the first 40 libraries, all runs', pages.flat()),
-      line('the counts beside them, fastest runs', fastest(counts)),
-      line('the counts beside them, all runs', counts.flat()),
+      timesLine('the first 40 libraries, fastest runs', fastest(pages)),
+      timesLine('the first 40 libraries, all runs', pages.flat()),
+      timesLine('the counts beside them, fastest runs', fastest(counts)),
+      timesLine('the counts beside them, all runs', counts.flat()),
     ].join('\n');
   } finally {
     await closeDatabase();

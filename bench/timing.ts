@@ -45,3 +45,15 @@ export function table(rows: readonly Row[]): string {
     )
     .join('\n');
 }
+
+const quantileOf = (sorted: readonly number[], share: number) =>
+  sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))];
+
+/** A line of a table: median, 95th percentile and longest of some times, milliseconds. */
+export function timesLine(name: string, times: readonly number[]): string {
+  const sorted = [...times].sort((one, other) => one - other);
+  const figures = [0.5, 0.95, 0.999].map(
+    (share) => `${quantileOf(sorted, share).toFixed(1).padStart(8)} ms`,
+  );
+  return `  ${name.padEnd(44)}${figures.join('')}`;
+}
