@@ -1,3 +1,4 @@
+import { clampShare } from '../src/core/share';
 import { hexFromOklab } from '../src/core/colour/hex';
 import { familyOf } from '../src/core/colour/wheel';
 import { oklchFromOklab, type Oklab } from '../src/core/colour/oklab';
@@ -68,7 +69,7 @@ function coloursReport({ hues, keyColour, temperature, chroma, harmony, readsAs 
     hues: {
       dominant: hues.dominant.map(withHex),
       families: Object.fromEntries(
-        hues.families.map(({ family, light, shadow }) => [family, light + shadow]),
+        hues.families.map(({ family, light, shadow }) => [family, clampShare(light + shadow)]),
       ),
       neutral: hues.neutral,
     },

@@ -8,12 +8,6 @@ const chroma = z.number().min(0);
 const hex = z.string().regex(/^#[0-9a-f]{6}$/);
 const place = { x: share, y: share };
 const numberOf = z.number().int().min(0);
-/** A sum of shares may be a rounding above 1. */
-const wholeShare = z
-  .number()
-  .min(0)
-  .max(1 + 1e-9);
-
 const zoneSchema = z.object({ from: value, to: value, share, mean: value });
 
 export const valueReadingSchema = z.object({
@@ -23,7 +17,7 @@ export const valueReadingSchema = z.object({
   key: z.enum(['low', 'middle', 'high']),
   range: z.enum(['short', 'medium', 'full']),
   carriedBy: z.number().int().min(1).max(9),
-  curve: z.array(wholeShare),
+  curve: z.array(share),
   zones: z.array(zoneSchema),
 });
 
@@ -57,8 +51,8 @@ const coloursSchema = z.object({
         to: degrees,
       }),
     ),
-    families: z.record(z.string(), wholeShare),
-    neutral: wholeShare,
+    families: z.record(z.string(), share),
+    neutral: share,
   }),
   keyColour: z
     .object({
@@ -66,7 +60,7 @@ const coloursSchema = z.object({
       hue: degrees,
       hex,
       bands: z
-        .array(z.object({ from: value, to: value, share: wholeShare, hex: hex.nullable() }))
+        .array(z.object({ from: value, to: value, share: share, hex: hex.nullable() }))
         .length(5),
     })
     .nullable(),
@@ -85,8 +79,8 @@ const coloursSchema = z.object({
     p75: chroma,
     p95: chroma,
     mean: chroma,
-    words: z.record(z.enum(INTENSITY_WORDS), wholeShare),
-    strongInLight: wholeShare.nullable(),
+    words: z.record(z.enum(INTENSITY_WORDS), share),
+    strongInLight: share.nullable(),
     byLight: z.object({
       light: chroma.nullable(),
       halfTone: chroma.nullable(),
@@ -129,13 +123,13 @@ export const measureReportSchema = z.object({
   }),
   lightAndShadow: z.object({ threshold: value, light: sideSchema, shadow: sideSchema }),
   brightness: z.object({
-    parted: wholeShare,
+    parted: share,
     causes: z.array(z.object({ family: z.string(), share, hex, value, byBrightness: value })),
   }),
   merging: z.array(
     z.object({ ...place, steps: value, colour: chroma, one: massSchema, other: massSchema }),
   ),
-  edges: z.object({ found: wholeShare, soft: wholeShare, lost: wholeShare }),
+  edges: z.object({ found: share, soft: share, lost: share }),
   focus: z.array(
     z.object({
       ...place,
@@ -146,7 +140,7 @@ export const measureReportSchema = z.object({
     }),
   ),
   quiet: z.array(z.object({ ...place, share })),
-  balance: z.object({ ...place, left: wholeShare, upper: wholeShare }),
+  balance: z.object({ ...place, left: share, upper: share }),
   ...coloursSchema.shape,
 });
 export type MeasureReport = z.infer<typeof measureReportSchema>;

@@ -1,3 +1,4 @@
+import { clampShare } from '../share';
 import type { ColourGrid } from '../picture/colour-grid';
 import type { Place } from '../picture/framing';
 
@@ -41,9 +42,9 @@ export function readBalance(grid: ColourGrid): Balance {
     }
   if (weight < 1e-9) return { centre: { x: 0.5, y: 0.5 }, left: 0.5, upper: 0.5 };
   return {
-    centre: { x: sumX / weight, y: sumY / weight },
-    left: left / weight,
-    upper: upper / weight,
+    centre: { x: clampShare(sumX / weight), y: clampShare(sumY / weight) },
+    left: clampShare(left / weight),
+    upper: clampShare(upper / weight),
   };
 }
 

@@ -1,3 +1,4 @@
+import { clampShare } from '../share';
 import { oklabFromBytes } from '../colour/hex';
 import { oklabFromLinear, type Oklab } from '../colour/oklab';
 import { LINEAR_OF_BYTE } from '../colour/srgb';
@@ -122,7 +123,7 @@ export function readBrightness(image: ValueImage, step: number): BrightnessReadi
   });
   return {
     step,
-    parted: misled.reduce((sum, { share }) => sum + share, 0),
+    parted: clampShare(misled.reduce((sum, { share }) => sum + share, 0)),
     causes: misled.sort((one, other) => other.share - one.share),
   };
 }

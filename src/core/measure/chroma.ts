@@ -1,3 +1,4 @@
+import { clampShare } from '../share';
 import { INTENSITY_WORDS, intensityWord, type IntensityWord } from '../colour/intensity';
 import type { ColourParts } from './colour-parts';
 
@@ -50,7 +51,7 @@ export function toneTable(density: readonly (readonly number[])[]): Tone[][] {
       return {
         value: [row, row + ROWS >= VALUE_ROWS ? Infinity : row + ROWS],
         chroma: [column * COLUMN, column === LAST ? Infinity : end * COLUMN],
-        share: cells.reduce((sum, one) => sum + one, 0),
+        share: clampShare(cells.reduce((sum, one) => sum + one, 0)),
       };
     }),
   );
@@ -97,10 +98,12 @@ export function readChroma({ share, chroma, value, side }: ColourParts): ChromaR
     p75: at(0.75),
     p95: at(0.95),
     mean: shadow.chroma + light.chroma,
-    words,
-    strongInLight: strong > 0 ? light.strong / strong : null,
+    words: Object.fromEntries(
+      INTENSITY_WORDS.map((word) => [word, clampShare(words[word])]),
+    ) as ChromaReading['words'],
+    strongInLight: strong > 0 ? clampShare(light.strong / strong) : null,
     light: mean(light),
     shadow: mean(shadow),
-    density,
+    density: density.map((row) => row.map(clampShare)),
   };
 }

@@ -1,3 +1,4 @@
+import { clampShare } from '../share';
 import { NEUTRAL_CHROMA } from '../colour/intensity';
 import type { Oklab } from '../colour/oklab';
 import {
@@ -115,6 +116,7 @@ export function readHarmony(parts: ColourParts, wheel: Wheel = PAINTERS_WHEEL): 
     if (parts.chroma[part] >= DULL) coloured += parts.share[part];
     all += weight;
   });
+  coloured = clampShare(coloured);
   if (coloured < MIN_COLOURED) return { fits: [], outside: [], round: round.fill(0), coloured };
   const density = round.map((weight) => weight / all);
   const fits = SCHEMES.map((scheme) => bestRotation(scheme, density, wheel)).sort(
@@ -190,7 +192,7 @@ function outsideOf(
         share <= ACCENT_SHARE && Math.hypot(colour.a, colour.b) > (1.15 * chroma) / coloured;
       return {
         family,
-        share,
+        share: clampShare(share),
         colour,
         distance: distance / share,
         kind: isAccent ? 'accent' : 'stray',

@@ -1,3 +1,4 @@
+import { clampShare } from '../share';
 import { inHueArc } from '../colour/hue-arc';
 import { NEUTRAL_CHROMA } from '../colour/intensity';
 import { linearFromOklab, type Oklab } from '../colour/oklab';
@@ -71,7 +72,7 @@ export function readHues(parts: ColourParts, wheel: Wheel = PAINTERS_WHEEL): Hue
   return {
     dominant: dominantHues(parts, density, wheel),
     families: familyShares(parts, wheel),
-    neutral,
+    neutral: clampShare(neutral),
     density,
   };
 }
@@ -135,7 +136,7 @@ function dominantHues(parts: ColourParts, density: readonly number[], wheel: Whe
         hue,
         from: isAlone ? 0 : from,
         to: isAlone ? 360 : to,
-        share,
+        share: clampShare(share),
         value: share ? value / share : 0,
         chroma: share ? chroma / share : 0,
         colour,
@@ -207,7 +208,7 @@ function familyShares(parts: ColourParts, wheel: Wheel): FamilyPresence[] {
     const on = (side: number) => (part: number) =>
       familyOfPart[part] === index && parts.side[part] === side ? 1 : 0;
     const shareOn = (side: number) =>
-      parts.share.reduce((sum, share, part) => sum + share * on(side)(part), 0);
+      clampShare(parts.share.reduce((sum, share, part) => sum + share * on(side)(part), 0));
     return {
       family,
       light: shareOn(1),

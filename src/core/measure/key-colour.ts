@@ -1,3 +1,4 @@
+import { clampShare } from '../share';
 import { NEUTRAL_CHROMA } from '../colour/intensity';
 import type { Oklab } from '../colour/oklab';
 import { familyOf, PAINTERS_WHEEL, type Wheel } from '../colour/wheel';
@@ -68,7 +69,7 @@ export function readKeyColour(parts: ColourParts, wheel: Wheel = PAINTERS_WHEEL)
     return {
       from: edges[band],
       to: edges[band + 1],
-      share: all ? sum(near) / all : 0,
+      share: all ? clampShare(sum(near) / all) : 0,
       colour: meanColour(parts, (part) => near(part) * within(part)),
     };
   });

@@ -1,3 +1,4 @@
+import { clampShare } from '../share';
 import { blocksOf, sampledBlocks } from '../picture/blocks';
 import { colourGrid } from '../picture/colour-grid';
 import type { Picture } from '../picture/picture';
@@ -65,6 +66,6 @@ export function readValueStudy(
 /** How much of all border is found, soft and lost. */
 export function edgeShares(borders: readonly Border[]): ValueStudy['edges'] {
   const share = (edge: 'found' | 'soft' | 'lost') =>
-    borders.reduce((sum, border) => sum + border.length * border[edge], 0);
+    clampShare(borders.reduce((sum, border) => sum + border.length * border[edge], 0));
   return { found: share('found'), soft: share('soft'), lost: share('lost') };
 }
