@@ -5,6 +5,7 @@ import { oklchFromOklab, type Oklab } from '../src/core/colour/oklab';
 import { paletteNames } from '../src/core/colour/name';
 import { valueOfOklab } from '../src/core/colour/value';
 import { CORE_VERSION } from '../src/core/index';
+import { carriedBy } from '../src/core/measure/carried';
 import { readColourStudy, type ColourStudy } from '../src/core/measure/colour-study';
 import { readValueStudy } from '../src/core/measure/value-study';
 import { DEFAULT_SQUINT } from '../src/core/picture/squint';
@@ -38,6 +39,7 @@ export async function measureReport(bytes: Uint8Array, zones?: number): Promise<
     picture: { type, width, height, workingWidth: working.width, workingHeight: working.height },
     values: {
       ...values,
+      carriedIn: carriedBy(values),
       zones: values.zones.map(({ colour, ...zone }) => ({
         ...zone,
         hex: colour && hexFromOklab(colour),

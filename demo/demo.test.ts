@@ -47,6 +47,12 @@ describe.each(PICTURES.map((picture) => [picture.file, picture] as const))('%s',
       expect(Math.abs(values[at] - truth.values[at])).toBeLessThan(0.45);
   });
 
+  it('is carried by two to five values', () => {
+    const { carriedBy } = found().values;
+    expect(carriedBy).toBeGreaterThanOrEqual(2);
+    expect(carriedBy).toBeLessThanOrEqual(5);
+  });
+
   it('has some of every family it was composed in', () => {
     const { colours, truth } = found();
     for (const family of truth.families) expect(colours.families[family]).toBeGreaterThan(0.005);

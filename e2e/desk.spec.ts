@@ -131,14 +131,14 @@ test('the squint merges shapes, feeds the zones, and says how many values carry 
   await openStudy(page, app.url, 'Ticket hall at noon');
   await toStep(page, 'Values');
   const finding = page.getByTestId('finding');
-  await expect(finding).toContainText(/values? carry it/);
+  await expect(finding).toContainText(/values? carry it, \w+ in the light, \w+ in the shadow/);
   const curve = page.getByRole('group', { name: 'Number of values' });
   const enough = curve.getByRole('button', { name: /enough to carry it/ });
   await enough.click();
   await expect(enough).toHaveAttribute('aria-pressed', 'true');
   const number = (await enough.innerText()).trim();
   await expect(page.locator('tbody tr')).toHaveCount(Number(number));
-  await expect(finding).toContainText(/carry it: dark \d+.%/);
+  await expect(finding).toContainText(/in the shadow: dark \d+.%/);
 
   await choose(page, 'Seen as', 'squint');
   await expect(page).toHaveURL(/lens=squint/);

@@ -25,7 +25,14 @@ export interface PictureReport {
   bytes: number;
   longSide: number;
   truth: Truth;
-  values: { key: string; range: string; p5: number; median: number; p95: number };
+  values: {
+    key: string;
+    range: string;
+    p5: number;
+    median: number;
+    p95: number;
+    carriedBy: number;
+  };
   /** How much warmer the light is than the shadow, and what share of the picture it takes. */
   light: { warmer: number; share: number };
   /** Share of each family, the family of the key, and the best scheme; null for what there is none of. */
@@ -65,7 +72,7 @@ async function holdUp(picture: DemoPicture): Promise<PictureReport> {
     breaks: 'natural',
     squint: DEFAULT_SQUINT,
   });
-  const { key, range, p5, median, p95 } = study.values;
+  const { key, range, p5, median, p95, carriedBy } = study.values;
   const { light, shadow } = study.lightAndShadow;
   const [focus] = study.focus.places;
   const { hues, keyColour, harmony } = readColourStudy(working, {
@@ -77,7 +84,7 @@ async function holdUp(picture: DemoPicture): Promise<PictureReport> {
     bytes: bytes.length,
     longSide: Math.max(width, height),
     truth,
-    values: { key, range, p5, median, p95 },
+    values: { key, range, p5, median, p95, carriedBy },
     light: {
       warmer: (light?.temperature ?? 0) - (shadow?.temperature ?? 0),
       share: light?.share ?? 0,

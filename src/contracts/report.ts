@@ -17,7 +17,8 @@ export const valueReadingSchema = z.object({
   key: z.enum(['low', 'middle', 'high']),
   range: z.enum(['short', 'medium', 'full']),
   carriedBy: z.number().int().min(1).max(9),
-  curve: z.array(share),
+  carriedIn: z.object({ light: numberOf, shadow: numberOf }),
+  curve: z.array(z.number().min(0).max(10)).length(9),
   zones: z.array(zoneSchema),
 });
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { TOLERANCE_NAMES } from '@/core/measure/carried';
 import { WHEEL_IDS } from '@/core/colour/wheel';
 import { valueScaleSchema } from './colour';
 
@@ -15,6 +16,8 @@ export const settingsSchema = z.object({
   wheel: z.enum(WHEEL_IDS).default('painters'),
   /** Whether the person guesses before a colour's reading is shown. */
   askFirst: z.boolean().default(false),
+  /** How far values may stray from a picture that they carry. */
+  tolerance: z.enum(TOLERANCE_NAMES).default('usual'),
   /** Radius of picks and of the reading line, as a share of the picture's diagonal. */
   pickRadius: z.number().min(0).max(0.1),
   /** When copies are made by themselves, and how many of them are kept. */
@@ -29,6 +32,7 @@ export const DEFAULT_SETTINGS: Settings = {
   surround: 'grey',
   wheel: 'painters',
   askFirst: false,
+  tolerance: 'usual',
   pickRadius: 0.01,
   copies: { every: 'week', keep: 2 },
 };

@@ -3,6 +3,7 @@ import { INTENSITY_WORDS } from '@/core/colour/intensity';
 import type { WheellessStudy, WheelStudy } from '@/core/measure/colour-study';
 import { SCHEMES } from '@/core/measure/harmony';
 import type { ValueReading } from '@/core/measure/values';
+import { MAX_ZONES } from '@/core/measure/zones';
 import { KEYS, RANGES } from './study';
 
 const value = z.number().min(0).max(10);
@@ -33,7 +34,8 @@ export const storedValuesSchema = z.object({
   key: z.enum(KEYS),
   range: z.enum(RANGES),
   carriedBy: z.number().int().min(1).max(9),
-  curve: z.array(share).max(9),
+  curve: z.array(z.number().min(0).max(10)).length(MAX_ZONES),
+  inShadow: z.array(z.number().int().min(0).max(MAX_ZONES)).length(MAX_ZONES),
   zones: z.array(zone).min(1).max(9),
 }) satisfies z.ZodType<ValueReading>;
 

@@ -20,7 +20,14 @@ import { importPicture, titleOf } from './pictures/import-picture';
 import { getBytes } from './pictures/get-bytes';
 import { refreshReading, refreshStale } from './readings/refresh';
 import { getSettings, saveSettings } from './settings/settings';
-import { createStudy, deleteStudy, getStudy, renameStudy, restoreStudy, saveStudy } from './studies/studies';
+import {
+  createStudy,
+  deleteStudy,
+  getStudy,
+  renameStudy,
+  restoreStudy,
+  saveStudy,
+} from './studies/studies';
 import { listStudies } from './studies/study-cards';
 import { freshDatabase } from './testing/test-database';
 import { pngPromising, redAndBlue } from './testing/test-pictures';

@@ -22,16 +22,11 @@ export function naturalEdges(counts: ArrayLike<number>, zones: number): number[]
   return edges;
 }
 
-/**
- * How much of the variance of value 1, 2 … `most` natural zones explain, 0–1 each; all 1 where there
- * is no variance to explain.
- */
-export function explainedBy(counts: ArrayLike<number>, most: number): number[] {
-  const whole = varianceWithin(counts, []);
-  return Array.from({ length: most }, (_, i) => {
-    if (whole <= 0) return 1;
-    return Math.max(0, 1 - varianceWithin(counts, naturalEdges(counts, i + 1)) / whole);
-  });
+/** The root of the mean squared distance, in bins, from the mean of the zone that a pixel lies in; 0 without pixels. */
+export function rmsWithin(counts: ArrayLike<number>, edges: readonly number[]): number {
+  let pixels = 0;
+  for (let bin = 0; bin < counts.length; bin++) pixels += counts[bin];
+  return pixels > 0 ? Math.sqrt(Math.max(0, varianceWithin(counts, edges)) / pixels) : 0;
 }
 
 /** The sum of squared distances, in bins, from the means of the zones that `edges` part. */

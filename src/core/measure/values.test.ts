@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { anyPicture, greyBytes, paintedBy } from '../testing';
 import type { Picture } from '../picture/picture';
-import { evenEdges, explainedBy, naturalEdges } from './thresholds';
-import { carriedBy, keyOf, quantile, rangeOf, readValues } from './values';
+import { VALUE_BINS } from '../picture/value-map';
+import { carriedBy, readZoneFits, TOLERANCE_NAMES } from './carried';
+import { evenEdges, naturalEdges } from './thresholds';
+import { keyOf, quantile, rangeOf, readValues } from './values';
 import type { Breaks } from './zones';
 
 /** Without a squint, so that every pixel counts as it is. */
@@ -173,28 +175,71 @@ describe('the value reading', () => {
     );
     expect(three.carriedBy).toBe(3);
     expect(three.curve).toHaveLength(9);
-    expect(three.curve[0]).toBeCloseTo(0, 9);
-    expect(three.curve[2]).toBeCloseTo(1, 6);
+    // Without parting anything the error is the standard deviation.
+    expect(three.curve[0]).toBeCloseTo(
+      Math.sqrt(0.46 * 2.1 ** 2 + 0.38 * 0.9 ** 2 + 0.16 * 3.9 ** 2),
+      1,
+    );
+    expect(three.curve[2]).toBeCloseTo(0, 6);
+    expect(carriedBy(three)).toEqual({ values: 3, light: 2, shadow: 1 });
     expect(read(patches([[6, 1]]), 2, 'even').carriedBy).toBe(1);
-    // Equal parts of an even spread leave 1/N² of its variance: five are needed for 95 %.
+    // Two greys a quarter of a step apart are two values for nobody, but there is no picture of one.
+    expect(
+      read(
+        patches([
+          [6, 0.5],
+          [6.25, 0.5],
+        ]),
+        2,
+        'even',
+      ).carriedBy,
+    ).toBe(2);
+    // N even parts of a spread over ten steps are each 10 ÷ N wide, and stray by their width ÷ √12.
     const gradient = read(
       paintedBy(2000, 1, (x) => greyBytes((x / 2000) * 10)),
       2,
       'natural',
     );
-    expect(gradient.curve[1]).toBeCloseTo(1 - 1 / 4, 1);
+    for (const n of [2, 4, 5]) expect(gradient.curve[n - 1]).toBeCloseTo(10 / n / Math.sqrt(12), 1);
     expect(gradient.carriedBy).toBe(5);
-    expect(carriedBy([0, 0.5, 0.9])).toBe(3);
+    expect(carriedBy(gradient, 'loose')).toEqual({ values: 4, light: 2, shadow: 2 });
+    expect(carriedBy(gradient, 'strict').values).toBe(8);
   });
 
-  it('explains no less with more zones', () => {
+  it('counts a dark picture with one lamp by what is dark, and says on which side its values lie', () => {
+    const lamp = read(
+      patches([
+        [1, 0.3],
+        [1.6, 0.3],
+        [2.2, 0.3],
+        [9, 0.1],
+      ]),
+      4,
+      'natural',
+    );
+    expect(carriedBy(lamp)).toEqual({ values: 2, light: 1, shadow: 1 });
+    expect(carriedBy(lamp, 'strict')).toEqual({ values: 3, light: 1, shadow: 2 });
+    expect(carriedBy({ curve: Array(9).fill(2), inShadow: Array(9).fill(1) }).values).toBe(9);
+  });
+
+  it('strays no more with more zones, and has a value on either side', () => {
+    const histogram = fc
+      .array(fc.tuple(fc.nat(VALUE_BINS - 1), fc.integer({ min: 1, max: 30 })), { maxLength: 40 })
+      .map((bins) => {
+        const counts = new Array<number>(VALUE_BINS).fill(0);
+        for (const [bin, count] of bins) counts[bin] += count;
+        return counts;
+      })
+      .filter((counts) => counts.filter((n) => n > 0).length > 1);
     fc.assert(
-      fc.property(fc.array(fc.nat(30), { minLength: 3, maxLength: 40 }), (counts) => {
-        const curve = explainedBy(counts, 9);
-        curve.forEach((explained, i) => {
-          expect(explained).toBeGreaterThanOrEqual((curve[i - 1] ?? 0) - 1e-9);
-          expect(explained).toBeLessThanOrEqual(1 + 1e-9);
+      fc.property(histogram, fc.constantFrom(...TOLERANCE_NAMES), (counts, tolerance) => {
+        const fits = readZoneFits(counts);
+        fits.curve.forEach((error, i) => {
+          expect(error).toBeGreaterThanOrEqual(0);
+          expect(error).toBeLessThanOrEqual((fits.curve[i - 1] ?? 10) + 1e-9);
         });
+        const { values, light, shadow } = carriedBy(fits, tolerance);
+        expect([light > 0, shadow > 0, light + shadow]).toEqual([true, true, values]);
       }),
     );
   });

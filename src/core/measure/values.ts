@@ -1,8 +1,8 @@
 import type { Picture } from '../picture/picture';
 import { squint } from '../picture/squint';
 import { valueImageOf } from '../picture/value-map';
-import { explainedBy } from './thresholds';
-import { MIN_ZONES, MAX_ZONES, zoneEdges, zonesOf, type Zone, type ZoneCut } from './zones';
+import { carriedBy, readZoneFits, type ZoneFits } from './carried';
+import { MIN_ZONES, zoneEdges, zonesOf, type Zone, type ZoneCut } from './zones';
 
 export type Key = 'low' | 'middle' | 'high';
 export type ValueRange = 'short' | 'medium' | 'full';
@@ -15,29 +15,18 @@ export interface ValueSettings extends Omit<ZoneCut, 'zones'> {
   squint: number;
 }
 
-/** The share of the variance that the fewest values which carry a picture explain. */
-const CARRIES = 0.95;
-
 /** The reading of a picture's values. Munsell values, 0–10; shares 0–1; zones from dark to light. */
-export interface ValueReading {
+export interface ValueReading extends ZoneFits {
   /** Of the picture as it is. */
   median: number;
   p5: number;
   p95: number;
   key: Key;
   range: ValueRange;
-  /** The least number of natural zones that explain 95 % of the variance of the squinted picture's value; 1 for a flat one. */
+  /** How many natural zones carry the squinted picture by the usual tolerance. */
   carriedBy: number;
-  /** How much of that variance 1, 2 … 9 natural zones explain. */
-  curve: number[];
   /** Of the squinted picture. */
   zones: Zone[];
-}
-
-/** The fewest zones of a curve that carry a picture; all of them where none do. */
-export function carriedBy(curve: readonly number[]): number {
-  const found = curve.findIndex((explained) => explained >= CARRIES);
-  return found < 0 ? curve.length : found + 1;
 }
 
 /** Low under a median of 4, middle to 6.5, high above. */
@@ -86,8 +75,8 @@ export function readCounts(
   const median = quantile(counts, 0.5);
   const p5 = quantile(counts, 0.05);
   const p95 = quantile(counts, 0.95);
-  const curve = explainedBy(squinted, MAX_ZONES);
-  const carried = carriedBy(curve);
+  const fits = readZoneFits(squinted);
+  const carried = carriedBy(fits).values;
   const zones = settings.zones === 'carried' ? Math.max(MIN_ZONES, carried) : settings.zones;
   return {
     median,
@@ -96,7 +85,7 @@ export function readCounts(
     key: keyOf(median),
     range: rangeOf(p5, p95),
     carriedBy: carried,
-    curve,
+    ...fits,
     zones: zonesOf(squinted, zoneEdges(squinted, { ...settings, zones })),
   };
 }

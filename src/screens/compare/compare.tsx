@@ -86,7 +86,7 @@ function Hung({ study: { id, title, maker, pictureId } }: { study: ComparedStudy
 }
 
 function Figures({ studies }: { studies: readonly ComparedStudy[] }) {
-  const { scale } = useSettings().settings;
+  const { settings } = useSettings();
   return (
     <>
       <table className="mt-3 w-full text-[15px]">
@@ -99,7 +99,7 @@ function Figures({ studies }: { studies: readonly ComparedStudy[] }) {
           </tr>
         </thead>
         <tbody>
-          {figures(studies, scale).map(({ title, cells }) => (
+          {figures(studies, settings).map(({ title, cells }) => (
             <tr key={title} className="border-t">
               <th className="py-1 pr-2 text-left font-normal text-soft">{title}</th>
               {cells.map((cell, i) => (

@@ -53,7 +53,7 @@ describe('two studies side by side', () => {
   });
 
   it('have their figures in rows of two', () => {
-    const rows = figures([dusk, fog], SCALE);
+    const rows = figures([dusk, fog], { scale: SCALE, tolerance: 'usual' });
     expect(rows.every(({ cells }) => cells.length === 2)).toBe(true);
     const row = (title: string) => rows.find((one) => one.title === title)?.cells;
     expect(row('Key colour')?.[1]).toBe('none');

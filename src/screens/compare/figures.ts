@@ -1,11 +1,12 @@
-import type { ValueScale } from '@/core/colour/value-scale';
+import { carriedBy, type Carried } from '@/core/measure/carried';
 import type { ComparedStudy } from '@/contracts/compare';
+import type { Settings } from '@/contracts/settings';
 import { capital, percent, valueWords } from '@/ui/words';
 
 /** The figures that stand behind the differences, a row each. */
 export function figures(
   studies: readonly ComparedStudy[],
-  scale: ValueScale,
+  { scale, tolerance }: Pick<Settings, 'scale' | 'tolerance'>,
 ): { title: string; cells: string[] }[] {
   const row = (title: string, cell: (study: ComparedStudy) => string) => ({
     title,
@@ -18,7 +19,7 @@ export function figures(
       ({ values }) =>
         `${valueWords(values.median, scale)}, ${valueWords(values.p5, scale)} to ${valueWords(values.p95, scale)}`,
     ),
-    row('Values that carry it', ({ values }) => String(values.carriedBy)),
+    row('Values that carry it', ({ values }) => carriedWords(carriedBy(values, tolerance))),
     row('Key colour', ({ colours }) => colours.keyColour?.family ?? 'none'),
     row('Temperature (+ is warm)', ({ colours }) => signed(colours.temperature.mean)),
     row(
@@ -40,6 +41,10 @@ export function figures(
         : 'near neutral',
     ),
   ];
+}
+
+function carriedWords({ values, light, shadow }: Carried): string {
+  return values === 1 ? '1' : `${values}: ${light} in the light, ${shadow} in the shadow`;
 }
 
 function signed(temperature: number | null): string {

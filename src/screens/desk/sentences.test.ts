@@ -62,23 +62,25 @@ describe('findings', () => {
       key: 'middle',
       range: 'full',
       carriedBy: 3,
-      curve: [0, 0.8, 0.97, 0.98, 0.99, 1, 1, 1, 1],
+      curve: [2.4, 1.1, 0.5, 0.3, 0.2, 0.2, 0.1, 0.1, 0.1],
+      inShadow: [0, 1, 2, 2, 3, 3, 4, 4, 5],
       zones,
     } as const;
-    const whole = { ...reading, zones, curve: [...reading.curve] };
-    expect(valueSentence(whole, 'natural', MUNSELL_SCALE)).toBe(
-      'Three values carry it: dark 46 %, middle 38 %, light 16 %; the lights stop at 7.9, the darks at 1.2. A middle key of full range.',
+    const whole = { ...reading, zones, curve: [...reading.curve], inShadow: [...reading.inShadow] };
+    const carried = { values: 3, light: 1, shadow: 2 };
+    expect(valueSentence(whole, carried, 'natural', MUNSELL_SCALE)).toBe(
+      'Three values carry it, one in the light, two in the shadow: dark 46 %, middle 38 %, light 16 %; the lights stop at 7.9, the darks at 1.2. A middle key of full range.',
     );
     // The shares belong to natural zones of that number alone.
-    for (const [zoned, breaks] of [
-      [whole, 'even'],
-      [{ ...whole, carriedBy: 4 }, 'natural'],
+    for (const [by, breaks] of [
+      [carried, 'even'],
+      [{ values: 4, light: 2, shadow: 2 }, 'natural'],
     ] as const)
-      expect(valueSentence(zoned, breaks, MUNSELL_SCALE)).not.toContain('46 %');
-    expect(valueSentence({ ...whole, carriedBy: 1 }, 'even', MUNSELL_SCALE)).toMatch(
+      expect(valueSentence(whole, by, breaks, MUNSELL_SCALE)).not.toContain('46 %');
+    expect(valueSentence(whole, { values: 1, light: 1, shadow: 0 }, 'even', MUNSELL_SCALE)).toMatch(
       /^One value carries it;/,
     );
-    const onNine = valueSentence(whole, 'even', { steps: 9, first: 1, highIs: 'dark' });
+    const onNine = valueSentence(whole, carried, 'even', { steps: 9, first: 1, highIs: 'dark' });
     expect(onNine).toContain('the lights stop at 2.7, the darks at 8.0');
   });
 

@@ -8,6 +8,7 @@ import { ServiceError } from '../errors';
 import { getLibrary } from '../libraries/libraries';
 import { getBytes, thumbnailOf } from '../pictures/get-bytes';
 import { decodeWorking } from '../pictures/read-picture';
+import { refreshReading } from '../readings/refresh';
 import { getSettings } from '../settings/settings';
 import { getStudy } from '../studies/studies';
 import { libraryCard } from './library-card';
@@ -46,7 +47,8 @@ export async function thumbnailOfLibrary({ swatches }: Library): Promise<Uint8Ar
 /** A study as a sheet on a paper. */
 export async function printStudy(id: string, paper: Paper): Promise<Print> {
   const study = await getStudy(id);
-  const { scale } = await getSettings();
+  await refreshReading(id);
+  const settings = await getSettings();
   const working = await decodeWorking((await getBytes(study.picture.id, 'working')).bytes);
   const { framing, neutral } = study.document;
   const [picture, greys]: [PrintedPicture, PrintedPicture] = await printedPair(working, {
@@ -58,6 +60,6 @@ export async function printStudy(id: string, paper: Paper): Promise<Print> {
     .select({ values: reading.values })
     .from(reading)
     .where(eq(reading.studyId, id));
-  const bytes = await studySheet(study, picture, greys, row?.values ?? null, scale, paper);
+  const bytes = await studySheet(study, picture, greys, row?.values ?? null, settings, paper);
   return { bytes, fileName: fileNameFrom(study.document.title, ', sheet.pdf', 'study') };
 }

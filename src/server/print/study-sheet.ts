@@ -1,6 +1,7 @@
 import { format } from 'date-fns';
-import type { ValueScale } from '@/core/colour/value-scale';
 import { onScale } from '@/core/colour/value-scale';
+import { carriedBy } from '@/core/measure/carried';
+import type { Settings } from '@/contracts/settings';
 import type { Paper } from '@/contracts/print';
 import type { Study } from '@/contracts/study';
 import type { ValueReading } from '@/core/measure/values';
@@ -12,13 +13,15 @@ import { MM, SHEETS } from './paper';
 import { drawPdf } from './pen';
 import type { PrintedPicture } from './pictures';
 
+type ValueWords = Pick<Settings, 'scale' | 'tolerance'>;
+
 /** A study as a sheet for the easel: the picture and its greys, what it is for, its values, its palette with room for recipes. */
 export function studySheet(
   { document, updatedAt }: Study,
   picture: PrintedPicture,
   greys: PrintedPicture,
   values: ValueReading | null,
-  scale: ValueScale,
+  words: ValueWords,
   paper: Paper,
 ): Promise<Uint8Array> {
   const sheet = SHEETS[paper];
@@ -41,7 +44,7 @@ export function studySheet(
     });
     for (const line of [
       ...(aims.length > 0 ? [`For: ${aims.join(' and ')}.`] : []),
-      ...(values ? [valueSentence(values, scale)] : []),
+      ...(values ? [valueSentence(values, words)] : []),
     ]) {
       y += type.text * 1.5;
       pen.write(line, margin, y + type.text * 0.3, {
@@ -65,7 +68,7 @@ export function studySheet(
     drawStave(
       pen,
       palette.swatches,
-      scale,
+      words.scale,
       { x: margin, y, width: inner, height: staveHeight },
       type.small,
     );
@@ -73,7 +76,7 @@ export function studySheet(
     await drawChips(
       pen,
       palette.swatches,
-      scale,
+      words.scale,
       sheet,
       y + staveHeight + 5 * MM,
       height - margin - footHeight(sheet),
@@ -86,11 +89,10 @@ export function studySheet(
   });
 }
 
-function valueSentence(
-  { key, range, p5, p95, carriedBy }: ValueReading,
-  scale: ValueScale,
-): string {
+function valueSentence(reading: ValueReading, { scale, tolerance }: ValueWords): string {
+  const { key, range, p5, p95 } = reading;
+  const { values } = carriedBy(reading, tolerance);
   const on = (value: number) => onScale(value, scale).toFixed(1);
-  const carried = carriedBy === 1 ? 'one value carries it' : `${carriedBy} values carry it`;
+  const carried = values === 1 ? 'one value carries it' : `${values} values carry it`;
   return `A ${key} key and a ${range} range, ${on(p5)} to ${on(p95)}; ${carried}.`;
 }

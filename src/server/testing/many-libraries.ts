@@ -69,15 +69,13 @@ export async function fillLibraries(count: number, size: number): Promise<void> 
           indexed: INDEX_VERSION,
         })),
       );
-      await tx
-        .insert(libraryRevision)
-        .values(
-          made.map(({ id, content }) => ({
-            ownerId: id,
-            revision: 1,
-            content: storedLibrary(content),
-          })),
-        );
+      await tx.insert(libraryRevision).values(
+        made.map(({ id, content }) => ({
+          ownerId: id,
+          revision: 1,
+          content: storedLibrary(content),
+        })),
+      );
       const tags = made.flatMap(({ id, content }) =>
         content.tags.map((name, position) => ({ libraryId: id, name, position })),
       );

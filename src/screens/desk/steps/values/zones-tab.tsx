@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { carriedBy, TOLERANCE_NAMES, TOLERANCES } from '@/core/measure/carried';
 import type { ZoneBody, Zone } from '@/core/measure/zones';
 import { MIN_ZONES, MAX_ZONES } from '@/core/measure/zones';
 import { MAX_SQUINT } from '@/core/picture/squint';
@@ -32,7 +33,7 @@ export function ZonesTab() {
   const values = useDocument((document) => document.values);
   const { zones, breaks, thresholds, squint } = values;
   const quick = useDesk((state) => state.sliding);
-  const { settings } = useSettings();
+  const { settings, change: changeSettings } = useSettings();
   const { change, slide } = useDeskStore().getState();
   const [, look] = useStepView(valuesView);
   const [planning, setPlanning] = useState(false);
@@ -44,13 +45,16 @@ export function ZonesTab() {
     settings: values,
     quick,
   });
+  const carried = reading && carriedBy(reading, settings.tolerance);
   const bodies = useAnswer<'zoneBodies'>(quick ? null : { kind: 'zoneBodies', settings: values });
   const standing =
     breaks === 'hand' ? thresholds : (reading?.zones.slice(1).map((zone) => zone.from) ?? []);
   return (
     <>
       <Finding stale={stale}>
-        {reading ? valueSentence(reading, breaks, settings.scale) : 'Reading the values …'}
+        {reading && carried
+          ? valueSentence(reading, carried, breaks, settings.scale)
+          : 'Reading the values …'}
       </Finding>
       <LensChoice />
       <Slider
@@ -83,13 +87,23 @@ export function ZonesTab() {
           />
         </Section>
       )}
-      {reading && (
-        <Section title="How many values carry it" aside="share explained">
+      {reading && carried && (
+        <Section title="How many values carry it" aside="steps they stray">
           <CarryCurve
             curve={reading.curve}
-            carriedBy={reading.carriedBy}
+            carriedBy={carried.values}
             zones={zones}
             onUse={(next) => edit((was) => ({ ...was, zones: next, breaks: 'natural' }))}
+          />
+          <Choice
+            label="May stray by"
+            value={settings.tolerance}
+            options={TOLERANCE_NAMES.map((name) => ({
+              value: name,
+              title: String(TOLERANCES[name]),
+              said: `${TOLERANCES[name]} steps, ${name}`,
+            }))}
+            onChange={(tolerance) => changeSettings({ tolerance })}
           />
         </Section>
       )}
