@@ -126,6 +126,19 @@ describe('the light of the pictures', () => {
     );
   });
 
+  it('stops low by lamplight, but for the lamp, and high where the light is large', () => {
+    const lightsOf = (file: string) =>
+      report.pictures.find((one) => one.file === file)!.ends.lights;
+    const { large, small } = lightsOf('winch-room');
+    expect(large).toBeLessThan(5);
+    expect(small[0].value).toBeGreaterThan(8.5);
+    expect(small[0].share).toBeLessThan(0.01);
+    expect(lightsOf('lower-station').large).toBeLessThan(5);
+    expect(lightsOf('lower-station').small[0].value).toBeGreaterThan(7.5);
+    for (const file of ['summit', 'ticket-hall', 'conductor'])
+      expect(lightsOf(file)).toMatchObject({ large: expect.closeTo(9.1, 0), small: [] });
+  });
+
   it('leads the eye where each picture was composed to', () => {
     const at = (file: string) =>
       report.pictures.find((one) => one.file === file)?.focus as {

@@ -65,14 +65,13 @@ async function fill(gigabytes: number): Promise<void> {
     });
     pictures.push(id);
   }
-  const document = longDocument('Plate');
   const studies = await db
     .insert(study)
     .values(
       pictures.map((pictureId, i) => ({
         pictureId,
         title: `Plate ${i}`,
-        document: i < STUDIES ? document : newDocument(`Plate ${i}`),
+        document: (i < STUDIES ? longDocument : newDocument)(`Plate ${i}`),
         revision: 1,
       })),
     )
@@ -101,6 +100,8 @@ async function restoreAll(file: string): Promise<void> {
 }
 
 const PHASES: Record<string, (of: string) => Promise<void>> = {
+  /** Making the tables takes memory of its own, which would hide what comes after. */
+  tables: async () => undefined,
   fill: (gigabytes) => fill(Number(gigabytes)),
   backup: save,
   restore: restoreAll,
@@ -147,6 +148,7 @@ async function all(gigabytes: string): Promise<void> {
     run('fill', gigabytes, 'first');
     run('backup', one, 'first');
     await rm(path.join(folder, 'first'), { recursive: true });
+    run('tables', '', 'second');
     run('restore', one, 'second');
     run('backup', other, 'second');
     const [before, after] = [await entriesOf(one), await entriesOf(other)];

@@ -8,6 +8,7 @@ import { labFromOklab } from '../../src/core/colour/cielab';
 import { oklchFromOklab, writeOklab, type Oklab } from '../../src/core/colour/oklab';
 import { LINEAR_OF_BYTE } from '../../src/core/colour/srgb';
 import { readColourStudy } from '../../src/core/measure/colour-study';
+import type { ValueEnds } from '../../src/core/measure/value-ends';
 import { readValueStudy } from '../../src/core/measure/value-study';
 import { extractPalette, type ExtractedSwatch } from '../../src/core/palette/extract';
 import type { Picture } from '../../src/core/picture/picture';
@@ -25,6 +26,7 @@ export interface PictureReport {
   bytes: number;
   longSide: number;
   truth: Truth;
+  ends: ValueEnds;
   values: {
     key: string;
     range: string;
@@ -89,6 +91,7 @@ async function holdUp(picture: DemoPicture): Promise<PictureReport> {
       warmer: (light?.temperature ?? 0) - (shadow?.temperature ?? 0),
       share: light?.share ?? 0,
     },
+    ends: { lights: study.values.lights, darks: study.values.darks },
     focus: focus ?? null,
     colours: {
       families: Object.fromEntries(

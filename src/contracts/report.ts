@@ -10,6 +10,12 @@ const place = { x: share, y: share };
 const numberOf = z.number().int().min(0);
 const zoneSchema = z.object({ from: value, to: value, share, mean: value });
 
+const endSchema = z.object({
+  usual: value,
+  large: value,
+  small: z.array(z.object({ value, share, ...place })),
+});
+
 export const valueReadingSchema = z.object({
   median: value,
   p5: value,
@@ -17,6 +23,8 @@ export const valueReadingSchema = z.object({
   key: z.enum(['low', 'middle', 'high']),
   range: z.enum(['short', 'medium', 'full']),
   carriedBy: z.number().int().min(1).max(9),
+  lights: endSchema,
+  darks: endSchema,
   carriedIn: z.object({ light: numberOf, shadow: numberOf }),
   curve: z.array(z.number().min(0).max(10)).length(9),
   zones: z.array(zoneSchema),

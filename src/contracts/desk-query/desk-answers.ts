@@ -8,6 +8,7 @@ import type { ColourStudy } from '@/core/measure/colour-study';
 import type { FocusReading } from '@/core/measure/focus';
 import type { LightAndShadow } from '@/core/measure/light-and-shadow';
 import type { Merging } from '@/core/measure/separation';
+import type { ValueEnds } from '@/core/measure/value-ends';
 import type { ValueStudy } from '@/core/measure/value-study';
 import type { ValueReading } from '@/core/measure/values';
 import type { ZoneBody } from '@/core/measure/zones';
@@ -44,6 +45,7 @@ export interface DeskAnswers {
   brightness: BrightnessReading;
   squint: Picture;
   values: ValueReading & { counts: number[] };
+  valueEnds: ValueEnds;
   zoneBodies: ZoneBody[];
   zones: Picture;
   lightAndShadow: LightAndShadow;

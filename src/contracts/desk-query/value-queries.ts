@@ -40,6 +40,7 @@ export const valueQueries = [
   z.object({ kind: z.literal('brightness'), steps }),
   z.object({ kind: z.literal('squint'), squint, quick }),
   z.object({ kind: z.literal('values'), settings, quick }),
+  z.object({ kind: z.literal('valueEnds'), squint }),
   z.object({ kind: z.literal('zoneBodies'), settings }),
   z.object({ kind: z.literal('zones'), settings, look: z.enum(ZONE_LOOKS), quick }),
   z.object({ kind: z.literal('lightAndShadow'), squint, corrections }),

@@ -3,7 +3,7 @@ import { blocksOf, sampledBlocks } from '../picture/blocks';
 import { colourGrid, type ColourGrid } from '../picture/colour-grid';
 import type { Picture } from '../picture/picture';
 import { DEFAULT_SQUINT, squinter } from '../picture/squint';
-import { valueImageOf, VALUE_BINS, type ValueImage } from '../picture/value-map';
+import { valueImageOf, valueOfEdge, type ValueImage } from '../picture/value-map';
 import { readAccents, type AccentPlace } from './accents';
 import { readChroma, type ChromaReading } from './chroma';
 import { chromaByLight, type ChromaByLight } from './chroma-by-light';
@@ -122,8 +122,4 @@ function readOnWheel(parts: ColourParts, wheel: Wheel): WheelStudy {
     keyColour: readKeyColour(parts, wheel),
     harmony: readHarmony(parts, wheel),
   };
-}
-
-function valueOfEdge(edge: number): number {
-  return (edge / VALUE_BINS) * 10;
 }

@@ -11,12 +11,13 @@ import { FOCUS_CELLS, readFocus, type FocusReading } from './focus';
 import { readLightAndShadow, type Correction, type LightAndShadow } from './light-and-shadow';
 import { MASS_CELLS, massesOf } from './masses';
 import { mergingMasses, type Merging } from './separation';
+import { readValueEnds, type ValueEnds } from './value-ends';
 import { readCounts, type ValueReading, type ValueSettings } from './values';
 import { zoneBodies, zoneEdges, type Zone, type ZoneBody } from './zones';
 
 /** All that is read of a picture's values. */
 export interface ValueStudy {
-  values: Omit<ValueReading, 'zones'> & { zones: (Zone & ZoneBody)[] };
+  values: Omit<ValueReading, 'zones'> & { zones: (Zone & ZoneBody)[] } & ValueEnds;
   lightAndShadow: LightAndShadow;
   brightness: BrightnessReading;
   /** Neighbouring masses that merge in value. */
@@ -53,7 +54,11 @@ export function readValueStudy(
   const grid = colourGrid(picture, blocks, FOCUS_CELLS);
   const { places, quiet } = readFocus(grid);
   return {
-    values: { ...values, zones: values.zones.map((zone, i) => ({ ...zone, ...bodies[i] })) },
+    values: {
+      ...values,
+      zones: values.zones.map((zone, i) => ({ ...zone, ...bodies[i] })),
+      ...readValueEnds(through.counts, masses, grid),
+    },
     lightAndShadow: readLightAndShadow(plain, through, corrections),
     brightness: readBrightness(plain, 1),
     merging: mergingMasses(masses, borders, HALF_A_STEP),

@@ -67,6 +67,9 @@ export function valueImageOf(picture: Picture, hundredths?: Uint16Array): ValueI
   return { picture, map, counts: valueCounts(map) };
 }
 
+/** The Munsell value at a bin edge. */
+export const valueOfEdge = (edge: number): number => (edge / VALUE_BINS) * 10;
+
 /** The bin edge at a Munsell value, at least one bin from either end. */
 export function edgeOfValue(value: number): number {
   return Math.min(VALUE_BINS - 1, Math.max(1, Math.round((value / 10) * VALUE_BINS)));

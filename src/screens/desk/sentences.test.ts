@@ -67,21 +67,36 @@ describe('findings', () => {
       zones,
     } as const;
     const whole = { ...reading, zones, curve: [...reading.curve], inShadow: [...reading.inShadow] };
+    const ends = {
+      lights: { usual: 6.5, large: 7.9, small: [] },
+      darks: { usual: 2, large: 1.2, small: [] },
+    };
+    const lamp = { value: 9, share: 0.003, x: 0.9, y: 0.1 };
+    const lit = { ...ends, lights: { ...ends.lights, large: 3.7, small: [lamp] } };
     const carried = { values: 3, light: 1, shadow: 2 };
-    expect(valueSentence(whole, carried, 'natural', MUNSELL_SCALE)).toBe(
-      'Three values carry it, one in the light, two in the shadow: dark 46 %, middle 38 %, light 16 %; the lights stop at 7.9, the darks at 1.2. A middle key of full range.',
+    expect(valueSentence(whole, carried, 'natural', MUNSELL_SCALE, ends)).toBe(
+      'Three values carry it, one in the light, two in the shadow: dark 46 %, middle 38 %, light 16 %. The lights stop at 7.9, the darks at 1.2. A middle key of full range.',
+    );
+    expect(valueSentence(whole, carried, 'natural', MUNSELL_SCALE, lit)).toContain(
+      'The lights stop at 3.7, but for a small light (upper right, under 1 %) that reaches 9.0; the darks at 1.2.',
     );
     // The shares belong to natural zones of that number alone.
     for (const [by, breaks] of [
       [carried, 'even'],
       [{ values: 4, light: 2, shadow: 2 }, 'natural'],
     ] as const)
-      expect(valueSentence(whole, by, breaks, MUNSELL_SCALE)).not.toContain('46 %');
-    expect(valueSentence(whole, { values: 1, light: 1, shadow: 0 }, 'even', MUNSELL_SCALE)).toMatch(
-      /^One value carries it;/,
+      expect(valueSentence(whole, by, breaks, MUNSELL_SCALE, ends)).not.toContain('46 %');
+    expect(
+      valueSentence(whole, { values: 1, light: 1, shadow: 0 }, 'even', MUNSELL_SCALE, null),
+    ).toBe('One value carries it. A middle key of full range.');
+    const onNine = valueSentence(
+      whole,
+      carried,
+      'even',
+      { steps: 9, first: 1, highIs: 'dark' },
+      ends,
     );
-    const onNine = valueSentence(whole, carried, 'even', { steps: 9, first: 1, highIs: 'dark' });
-    expect(onNine).toContain('the lights stop at 2.7, the darks at 8.0');
+    expect(onNine).toContain('The lights stop at 2.7, the darks at 8.0');
   });
 
   it('name up to five zones and number more', () => {

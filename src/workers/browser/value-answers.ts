@@ -2,6 +2,7 @@ import { readBalance } from '@/core/measure/balance';
 import { brightnessPicture, misledPixels, readBrightness } from '@/core/measure/brightness';
 import { readLightAndShadow, sideMap, sidePicture } from '@/core/measure/light-and-shadow';
 import { mergingMasses } from '@/core/measure/separation';
+import { readValueEnds } from '@/core/measure/value-ends';
 import { edgeShares } from '@/core/measure/value-study';
 import { readCounts } from '@/core/measure/values';
 import {
@@ -44,6 +45,9 @@ export const valueAnswers = {
     const reading = readCounts(sized(images, quick).plain().counts, counts, settings);
     return { ...reading, counts: Array.from(counts) };
   },
+
+  valueEnds: ({ squint }, { images }) =>
+    readValueEnds(images.through(squint).counts, images.masses(squint).masses, images.grid()),
 
   zoneBodies({ settings }, { images }) {
     const through = images.through(settings.squint);

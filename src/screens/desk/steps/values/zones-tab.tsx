@@ -45,6 +45,7 @@ export function ZonesTab() {
     settings: values,
     quick,
   });
+  const ends = useAnswer<'valueEnds'>(quick ? null : { kind: 'valueEnds', squint });
   const carried = reading && carriedBy(reading, settings.tolerance);
   const bodies = useAnswer<'zoneBodies'>(quick ? null : { kind: 'zoneBodies', settings: values });
   const standing =
@@ -53,7 +54,7 @@ export function ZonesTab() {
     <>
       <Finding stale={stale}>
         {reading && carried
-          ? valueSentence(reading, carried, breaks, settings.scale)
+          ? valueSentence(reading, carried, breaks, settings.scale, ends.value)
           : 'Reading the values …'}
       </Finding>
       <LensChoice />
