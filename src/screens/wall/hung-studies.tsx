@@ -72,7 +72,8 @@ function Coming({ aspect }: { aspect: number }) {
   return (
     <li aria-hidden className="max-w-full" style={{ width: studyWidth(aspect) }}>
       <div className="bg-faint" style={{ height: PICTURE_HEIGHT }} />
-      <p className="pt-1.5 text-soft">…</p>
+      <div className="mt-1 h-15 bg-sheet" />
+      <p className="h-13 pt-1.5 text-soft">…</p>
     </li>
   );
 }
