@@ -103,7 +103,19 @@ const fail = (what) => {
 };
 
 await start();
-const studies = (await ask('GET', 'studies')).json();
+/** Every study, page by page. */
+async function allStudies() {
+  const studies = [];
+  for (let total = 1; studies.length < total;) {
+    const page = (await ask('GET', `studies?sort=newest&offset=${studies.length}`)).json();
+    total = page.total;
+    if (page.studies.length === 0) break;
+    studies.push(...page.studies);
+  }
+  return studies;
+}
+
+const studies = await allStudies();
 const libraries = (await ask('GET', 'libraries')).json();
 let ofStudy = null;
 for (const { id } of libraries) {
@@ -199,7 +211,7 @@ async function verify() {
     const hits = (await ask('POST', 'drawers/search', search)).json().libraries;
     if (!hits.some(({ id }) => id === ofStudy.id)) fail(`a search for ${text} does not find it`);
   }
-  const there = new Set((await ask('GET', 'studies')).json().map(({ id }) => id));
+  const there = new Set((await allStudies()).map(({ id }) => id));
   for (const id of uploads) if (!there.has(id)) fail(`the study ${id} of an upload`);
   const { folderId } = await found(moving);
   if (!place.allows(folderId)) fail(`the folder of ${moving}`);

@@ -13,8 +13,7 @@ import { closeDatabase, database } from '../src/server/db/client';
 import { picture, pictureBytes, study, studyRevision } from '../src/server/db/schema';
 import { openArchive } from '../src/server/keep/archive';
 import { backup } from '../src/server/keep/backup';
-import { restore } from '../src/server/keep/restore';
-import { standingsOf } from '../src/server/keep/standing';
+import { restoreAll } from '../src/server/testing/restore-all';
 
 const PICTURE_BYTES = 20 * 1024 ** 2;
 const REVISIONS = 2800;
@@ -86,16 +85,9 @@ async function fill(gigabytes: number): Promise<void> {
 
 const save = async (file: string) => pipeline(await backup(), createWriteStream(file));
 
-async function restoreAll(file: string): Promise<void> {
+async function restoreFrom(file: string): Promise<void> {
   const archive = await openArchive(file);
-  const { studies, libraries } = await standingsOf(archive);
-  await restore(archive, {
-    studies: studies.map(({ id }) => id),
-    libraries: libraries.map(({ id }) => id),
-    rest: true,
-    settings: true,
-    differing: 'keep',
-  });
+  await restoreAll(archive);
   archive.close();
 }
 
@@ -104,7 +96,7 @@ const PHASES: Record<string, (of: string) => Promise<void>> = {
   tables: async () => undefined,
   fill: (gigabytes) => fill(Number(gigabytes)),
   backup: save,
-  restore: restoreAll,
+  restore: restoreFrom,
 };
 
 /** Runs a phase in this process, and says the highest memory that it took above that of the open store. */

@@ -12,14 +12,13 @@ import { readingsAreMade } from '../readings/refresh';
 import { listStudies } from '../studies/study-cards';
 import { ownDataFolder } from '../testing/data-folder';
 import { someLibrary } from '../testing/many-libraries';
+import { restoreAll } from '../testing/restore-all';
 import { redAndBlue } from '../testing/test-pictures';
 import { openArchive } from './archive';
 import { backup } from './backup';
 import { checkStore } from './check';
 import { makeCopy } from './copies';
 import { getStoreState } from './store-state';
-import { restore } from './restore';
-import { standingsOf } from './standing';
 
 let data: Awaited<ReturnType<typeof ownDataFolder>>;
 beforeAll(async () => {
@@ -58,14 +57,7 @@ it('with one table unreadable the rest is saved out, and that is told', async ()
   setDatabase(await openFolder(path.join(folder, 'new')));
   const archive = await openArchive(zip);
   expect(archive.manifest.missing).toEqual(['tag']);
-  const { studies, libraries } = await standingsOf(archive);
-  const done = await restore(archive, {
-    studies: studies.map(({ id }) => id),
-    libraries: libraries.map(({ id }) => id),
-    rest: true,
-    settings: true,
-    differing: 'keep',
-  });
+  const done = await restoreAll(archive);
   archive.close();
   expect(done).toMatchObject({ studies: 1, libraries: 1, pictures: 1 });
   expect((await listStudies())[0]).toMatchObject({ title: 'Wall', isReadable: true });
