@@ -56,15 +56,39 @@ test('two studies from the Wall side by side, with what parts them', async ({ pa
   await expect(page.getByRole('img', { name: /^Palette:/ })).toHaveCount(2);
   await expect(page.getByRole('img', { name: /^Hues in light and shadow/ })).toHaveCount(2);
   const said = page.getByTestId('difference');
-  await expect(said.first()).toHaveText(/The second is darker by \d\.\d steps/);
+  await expect(said.first()).toHaveText(/“[^”]+” is darker than “[^”]+” by \d\.\d steps/);
   await expect(page.getByRole('row', { name: /^Key and range Middle, full Low/ })).toBeVisible();
   await page.getByText('Hues in light and shadow as a table').click();
   await expect(page.getByRole('row', { name: /^blue-green / })).toBeVisible();
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280);
 
+  // In greys: both are drawn, and no pixel has a colour.
+  await page.getByRole('radio', { name: 'greys' }).click();
+  const greys = page.getByRole('img', { name: 'in greys' });
+  await expect(greys).toHaveCount(2);
+  const coloured = () =>
+    greys.evaluateAll((all) =>
+      all.map((one) => {
+        const { width, height } = one as HTMLCanvasElement;
+        const { data } = (one as HTMLCanvasElement)
+          .getContext('2d')!
+          .getImageData(0, 0, width, height);
+        const sums = [0, 0];
+        for (let i = 0; i < data.length; i += 4) {
+          if (data[i] !== data[i + 1] || data[i] !== data[i + 2]) sums[0]++;
+          sums[1] += data[i];
+        }
+        return [sums[0], sums[1] > 0];
+      }),
+    );
+  await expect.poll(coloured).toEqual([
+    [0, true],
+    [0, true],
+  ]);
+
   await page.getByRole('button', { name: 'Swap' }).click();
-  await expect(said.first()).toHaveText(/The second is lighter/);
+  await expect(said.first()).toHaveText(/“[^”]+” is lighter than “/);
   const address = page.url().replace(/one=[^&]+/, 'one=none');
   expect((await page.goto(address))?.status()).toBe(404);
 });

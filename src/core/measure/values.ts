@@ -2,6 +2,7 @@ import type { Picture } from '../picture/picture';
 import { squint } from '../picture/squint';
 import { valueImageOf } from '../picture/value-map';
 import { carriedBy, readZoneFits, type ZoneFits } from './carried';
+import { naturalEdges } from './thresholds';
 import { MIN_ZONES, zoneEdges, zonesOf, type Zone, type ZoneCut } from './zones';
 
 export type Key = 'low' | 'middle' | 'high';
@@ -27,6 +28,9 @@ export interface ValueReading extends ZoneFits {
   carriedBy: number;
   /** Of the squinted picture. */
   zones: Zone[];
+  /** Mean values of what lies on either side of the threshold that parts two zones, before any correction. */
+  light: number;
+  shadow: number;
 }
 
 /** Low under a median of 4, middle to 6.5, high above. */
@@ -77,6 +81,7 @@ export function readCounts(
   const p95 = quantile(counts, 0.95);
   const fits = readZoneFits(squinted);
   const carried = carriedBy(fits).values;
+  const [shadow, light] = zonesOf(squinted, naturalEdges(squinted, 2));
   const zones = settings.zones === 'carried' ? Math.max(MIN_ZONES, carried) : settings.zones;
   return {
     median,
@@ -87,6 +92,9 @@ export function readCounts(
     carriedBy: carried,
     ...fits,
     zones: zonesOf(squinted, zoneEdges(squinted, { ...settings, zones })),
+    // A picture of one value has it on both sides.
+    light: light.share > 0 ? light.mean : shadow.mean,
+    shadow: shadow.mean,
   };
 }
 

@@ -3,30 +3,43 @@
 import { ArrowLeftRight } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
+import { useState } from 'react';
 import { hrefOf } from '@/contracts/endpoints/endpoint';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { ComparedStudy } from '@/contracts/compare';
 import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
 import { useSettings } from '@/ui/settings';
 import { TopLine } from '@/ui/shell';
 import { Stave, staveWords } from '@/ui/stave';
 import { mostOf, Tide } from '@/ui/tide';
 import { percent } from '@/ui/words';
-import { differences } from './differences';
+import { differences, namesOf } from './differences';
 import { figures } from './figures';
+import { GreyImage } from './grey-image';
 
 /** Two studies' readings side by side, on the same scales, and how they differ. */
 export function Compare({ one, other }: { one: ComparedStudy; other: ComparedStudy }) {
   const router = useRouter();
   const { scale } = useSettings().settings;
+  const [look, setLook] = useState<Look>('picture');
   const studies = [one, other];
   const sentences = differences(one, other, scale);
   const most = mostOf(studies.flatMap(({ colours }) => colours.hues.families));
   return (
     <div className="flex min-h-screen flex-col bg-surround">
       <TopLine>
+        <div className="ml-auto">
+          <Choice
+            label="Seen as"
+            showLabel={false}
+            value={look}
+            options={LOOKS.map((value) => ({ value, title: value }))}
+            onChange={setLook}
+          />
+        </div>
         <Button
-          className="ml-auto h-9 min-h-9"
+          className="h-9 min-h-9"
           onClick={() => router.replace(`/compare?one=${other.id}&other=${one.id}`)}
         >
           <ArrowLeftRight size={18} aria-hidden /> Swap
@@ -38,7 +51,7 @@ export function Compare({ one, other }: { one: ComparedStudy; other: ComparedStu
         </h1>
         {studies.map((study, i) => (
           <section key={i} aria-label={i === 0 ? 'The first' : 'The second'} className="min-w-0">
-            <Hung study={study} />
+            <Hung study={study} look={look} />
             <div className="mt-1 bg-sheet p-2">
               <Stave
                 swatches={study.swatches}
@@ -67,7 +80,13 @@ export function Compare({ one, other }: { one: ComparedStudy; other: ComparedStu
   );
 }
 
-function Hung({ study: { id, title, maker, pictureId } }: { study: ComparedStudy }) {
+const LOOKS = ['picture', 'greys'] as const;
+type Look = (typeof LOOKS)[number];
+const PICTURE = 'block h-[min(36vh,300px)] w-full object-contain';
+
+function Hung({ study, look }: { study: ComparedStudy; look: Look }) {
+  const { id, title, maker, pictureId } = study;
+  const src = hrefOf(endpoints.getPicture, { id: pictureId, rendition: 'working' });
   return (
     <Link href={`/desk/${id}`} className="block" aria-label={`Open ${title}`}>
       <span className="flex min-h-10 items-baseline gap-3">
@@ -76,17 +95,18 @@ function Hung({ study: { id, title, maker, pictureId } }: { study: ComparedStudy
         </span>
         <span className="ml-auto shrink-0 text-sm">{maker}</span>
       </span>
-      <img
-        src={hrefOf(endpoints.getPicture, { id: pictureId, rendition: 'working' })}
-        alt=""
-        className="block h-[min(36vh,300px)] w-full object-contain"
-      />
+      {look === 'greys' ? (
+        <GreyImage src={src} className={PICTURE} />
+      ) : (
+        <img src={src} alt="" className={PICTURE} />
+      )}
     </Link>
   );
 }
 
 function Figures({ studies }: { studies: readonly ComparedStudy[] }) {
   const { settings } = useSettings();
+  const names = namesOf(studies[0].title, studies[1].title);
   return (
     <>
       <table className="mt-3 w-full text-[15px]">
@@ -94,8 +114,9 @@ function Figures({ studies }: { studies: readonly ComparedStudy[] }) {
         <thead className="sr-only">
           <tr>
             <th>What</th>
-            <th>The first</th>
-            <th>The second</th>
+            {names.map((name) => (
+              <th key={name}>{name}</th>
+            ))}
           </tr>
         </thead>
         <tbody>
@@ -121,7 +142,7 @@ function Figures({ studies }: { studies: readonly ComparedStudy[] }) {
               <th className="text-left font-normal">family</th>
               {studies.map((_, i) => (
                 <th key={i} className="font-normal">
-                  {i === 0 ? 'first' : 'second'}: light, shadow
+                  {names[i]}: light, shadow
                 </th>
               ))}
             </tr>

@@ -3,7 +3,7 @@ import { readColourStudy } from '@/core/measure/colour-study';
 import { readValues } from '@/core/measure/values';
 import { paintedBy } from '@/core/testing';
 import type { ComparedStudy } from '@/contracts/compare';
-import { differences } from './differences';
+import { differences, namesOf } from './differences';
 import { figures } from './figures';
 
 const SCALE = { steps: 11, first: 0, highIs: 'light' } as const;
@@ -37,19 +37,37 @@ describe('two studies side by side', () => {
 
   it('differ in value, family, key and temperature', () => {
     const said = differences(dusk, noon, SCALE).join(' ');
-    expect(said).toMatch(/The second is lighter by \d\.\d steps/);
-    expect(said).toMatch(/only the first in blue/i);
-    expect(said).toMatch(/On the whole the second is warmer by/);
-    expect(differences(noon, dusk, SCALE).join(' ')).toMatch(/The second is darker/);
+    expect(said).toMatch(/“noon” is lighter than “dusk” by \d\.\d steps/);
+    expect(said).toMatch(/only “dusk” in blue/i);
+    expect(said).toMatch(/On the whole “noon” is warmer by/);
+    expect(differences(noon, dusk, SCALE).join(' ')).toMatch(/“dusk” is darker than “noon”/);
   });
 
   it('say when only one of them has colour to speak of', () => {
     const said = differences(dusk, fog, SCALE).join(' ');
-    expect(said).toMatch(/Only the first has a key colour/);
-    expect(said).toMatch(/Only the first is near a scheme/);
-    expect(said).toMatch(/Neutrals are 0 % of the first and 100 % of the second/);
-    expect(differences(fog, dusk, SCALE).join(' ')).toMatch(/Only the second has a key colour/);
-    expect(said).toMatch(/It is the duller: mean chroma/);
+    expect(said).toMatch(/Only “dusk” has a key colour/);
+    expect(said).toMatch(/Only “dusk” is near a scheme/);
+    expect(said).toMatch(/Neutrals are 0 % of “dusk” and 100 % of “fog”/);
+    expect(differences(fog, dusk, SCALE).join(' ')).toMatch(/Only “dusk” has a key colour/);
+    expect(said).toMatch(/“fog” is the duller: its mean chroma is 0\.\d+ against 0\.\d+/);
+  });
+
+  it('are called by their titles, as far as these tell them apart', () => {
+    expect(namesOf('Lower station, rain at dusk', 'Slate terrace, evening')).toEqual([
+      '“Lower station”',
+      '“Slate terrace”',
+    ]);
+    expect(namesOf('Pond, noon', 'Pond, dusk')).toEqual(['“Pond, noon”', '“Pond, dusk”']);
+    for (const same of [
+      ['Pond', 'Pond'],
+      [', noon', 'Pond'],
+    ])
+      expect(namesOf(same[0], same[1])).toEqual(['the first', 'the second']);
+    const [long] = namesOf('a'.repeat(200), 'Pond');
+    expect(long.length).toBeLessThan(40);
+    expect(differences(dusk, fog, SCALE).join(' ')).toMatch(
+      /Light and shadow lie \d\.\d steps apart in “dusk”, \d\.\d steps in “fog”/,
+    );
   });
 
   it('have their figures in rows of two', () => {

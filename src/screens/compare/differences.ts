@@ -1,3 +1,4 @@
+import { cutText } from '@/core/text';
 import type { ValueScale } from '@/core/colour/value-scale';
 import { huesItIsIn } from '@/core/measure/hues';
 import type { ComparedStudy } from '@/contracts/compare';
@@ -10,101 +11,128 @@ const SAME_TEMPERATURE = 0.15;
 const SAME_SHARE = 0.1;
 const SAME_CHROMA = 0.012;
 
-/** How the second study differs from the first, in sentences; the first says so when hardly at all. */
+/** How the second study differs from the first, in sentences that call them by name; the first says so when hardly at all. */
 export function differences(one: ComparedStudy, other: ComparedStudy, scale: ValueScale): string[] {
+  const [first, second] = namesOf(one.title, other.title);
+  const pair: Pair = { one, other, first, second };
   const sentences = [
-    valueDifference(one, other, scale),
-    rangeDifference(one, other, scale),
-    hueDifference(one, other),
-    keyDifference(one, other),
-    lightDifference(one, other),
-    temperatureDifference(one, other),
-    chromaDifference(one, other),
-    greyDifference(one, other),
-    harmonyDifference(one, other),
+    valueDifference(pair, scale),
+    rangeDifference(pair, scale),
+    sidesDifference(pair, scale),
+    hueDifference(pair),
+    keyDifference(pair),
+    lightDifference(pair),
+    temperatureDifference(pair),
+    chromaDifference(pair),
+    greyDifference(pair),
+    harmonyDifference(pair),
   ].filter((sentence) => sentence !== null);
   return sentences.length > 0
     ? sentences
     : ['They are alike in value, family, temperature, intensity and harmony.'];
 }
 
-type Say = (one: ComparedStudy, other: ComparedStudy) => string | null;
-type SayOnScale = (one: ComparedStudy, other: ComparedStudy, scale: ValueScale) => string | null;
+const MAX_NAME = 32;
 
-const valueDifference: SayOnScale = (one, other, scale) => {
+/** What two studies are called in a sentence: their titles as far as a comma, or by their order where that tells nothing. */
+export function namesOf(one: string, other: string): [string, string] {
+  const short = [one, other].map((title) => title.split(',')[0].trim());
+  const named = short[0] === short[1] ? [one, other] : short;
+  if (named[0] === named[1] || named.includes('')) return ['the first', 'the second'];
+  return named.map((name) => `“${cutText(name, MAX_NAME)}”`) as [string, string];
+}
+
+interface Pair {
+  one: ComparedStudy;
+  other: ComparedStudy;
+  /** What they are called. */
+  first: string;
+  second: string;
+}
+type Say = (pair: Pair) => string | null;
+type SayOnScale = (pair: Pair, scale: ValueScale) => string | null;
+
+const valueDifference: SayOnScale = ({ one, other, first, second }, scale) => {
   const by = other.values.median - one.values.median;
   if (Math.abs(by) < SAME_VALUE) return null;
-  return `The second is ${by > 0 ? 'lighter' : 'darker'} by ${stepWords(by, scale)} in its middle value (${one.values.key} key, then ${other.values.key} key).`;
+  return `${capital(second)} is ${by > 0 ? 'lighter' : 'darker'} than ${first} by ${stepWords(by, scale)} in its middle value (a ${other.values.key} key beside a ${one.values.key} one).`;
 };
 
-const rangeDifference: SayOnScale = (one, other, scale) => {
+const rangeDifference: SayOnScale = ({ one, other, second }, scale) => {
   const spread = ({ values }: ComparedStudy) => values.p95 - values.p5;
   const by = spread(other) - spread(one);
   if (Math.abs(by) < SAME_SPREAD) return null;
-  return `Its values reach ${stepWords(by, scale)} ${by > 0 ? 'further' : 'less far'}.`;
+  return `The values of ${second} reach ${stepWords(by, scale)} ${by > 0 ? 'further' : 'less far'}.`;
 };
 
-const hueDifference: Say = (one, other) => {
-  const [first, second] = [one, other].map((study) => {
+const sidesDifference: SayOnScale = ({ one, other, first, second }, scale) => {
+  const apart = ({ values }: ComparedStudy) => values.light - values.shadow;
+  if (Math.abs(apart(one) - apart(other)) < SAME_SPREAD) return null;
+  const by = (study: ComparedStudy) => stepWords(apart(study), scale);
+  return `Light and shadow lie ${by(one)} apart in ${first}, ${by(other)} in ${second}.`;
+};
+
+const hueDifference: Say = ({ one, other, first, second }) => {
+  const [before, after] = [one, other].map((study) => {
     const families = huesItIsIn(study.colours.hues).map(({ family }) => family);
     return Array.from(new Set(families));
   });
-  const kept = first.filter((family) => second.includes(family));
-  const gone = first.filter((family) => !second.includes(family));
-  const come = second.filter((family) => !first.includes(family));
+  const kept = before.filter((family) => after.includes(family));
+  const gone = before.filter((family) => !after.includes(family));
+  const come = after.filter((family) => !before.includes(family));
   if (gone.length + come.length === 0) return null;
   const parts = [
     kept.length > 0 && `both are in ${list(kept)}`,
-    gone.length > 0 && `only the first in ${list(gone)}`,
-    come.length > 0 && `only the second in ${list(come)}`,
+    gone.length > 0 && `only ${first} in ${list(gone)}`,
+    come.length > 0 && `only ${second} in ${list(come)}`,
   ].filter((part) => part !== false);
   return `${capital(parts.join('; '))}.`;
 };
 
-const keyDifference: Say = (one, other) => {
-  const [first, second] = [one, other].map(({ colours }) => colours.keyColour?.family);
-  if (first === second) return null;
-  if (!first) return `Only the second has a key colour, ${second}.`;
-  if (!second) return `Only the first has a key colour, ${first}.`;
-  return `The key is ${first} in the first, ${second} in the second.`;
+const keyDifference: Say = ({ one, other, first, second }) => {
+  const [before, after] = [one, other].map(({ colours }) => colours.keyColour?.family);
+  if (before === after) return null;
+  if (!before) return `Only ${second} has a key colour, ${after}.`;
+  if (!after) return `Only ${first} has a key colour, ${before}.`;
+  return `The key is ${before} in ${first}, ${after} in ${second}.`;
 };
 
-const lightDifference: Say = (one, other) => {
+const lightDifference: Say = ({ one, other, first, second }) => {
   const parts = ({ colours: { temperature } }: ComparedStudy) =>
     temperature.light === null || temperature.shadow === null
       ? null
       : temperature.light - temperature.shadow;
-  const [first, second] = [parts(one), parts(other)];
-  if (first === null || second === null || Math.abs(first - second) < SAME_TEMPERATURE) return null;
+  const [before, after] = [parts(one), parts(other)];
+  if (before === null || after === null || Math.abs(before - after) < SAME_TEMPERATURE) return null;
   const words = (by: number) =>
     Math.abs(by) < SAME_TEMPERATURE / 2
       ? 'as warm as the shadow'
       : `${by > 0 ? 'warmer' : 'cooler'} than the shadow by ${Math.abs(by).toFixed(1)}`;
-  return `The light is ${words(first)} in the first, ${words(second)} in the second.`;
+  return `The light is ${words(before)} in ${first}, ${words(after)} in ${second}.`;
 };
 
-const temperatureDifference: Say = (one, other) => {
+const temperatureDifference: Say = ({ one, other, second }) => {
   const by = other.colours.temperature.mean - one.colours.temperature.mean;
   if (Math.abs(by) < SAME_TEMPERATURE) return null;
-  return `On the whole the second is ${by > 0 ? 'warmer' : 'cooler'} by ${Math.abs(by).toFixed(1)}.`;
+  return `On the whole ${second} is ${by > 0 ? 'warmer' : 'cooler'} by ${Math.abs(by).toFixed(1)}.`;
 };
 
-const chromaDifference: Say = (one, other) => {
-  const [first, second] = [one, other].map(({ colours }) => colours.chroma.mean);
-  if (Math.abs(first - second) < SAME_CHROMA) return null;
-  return `It is ${second > first ? 'the more intense' : 'the duller'}: mean chroma ${first.toFixed(3)} against ${second.toFixed(3)}.`;
+const chromaDifference: Say = ({ one, other, second }) => {
+  const [before, after] = [one, other].map(({ colours }) => colours.chroma.mean);
+  if (Math.abs(before - after) < SAME_CHROMA) return null;
+  return `${capital(second)} is ${after > before ? 'the more intense' : 'the duller'}: its mean chroma is ${after.toFixed(3)} against ${before.toFixed(3)}.`;
 };
 
-const greyDifference: Say = (one, other) => {
-  const [first, second] = [one, other].map(({ colours }) => colours.hues.neutral);
-  if (Math.abs(first - second) < SAME_SHARE) return null;
-  return `Neutrals are ${percent(first)} of the first and ${percent(second)} of the second.`;
+const greyDifference: Say = ({ one, other, first, second }) => {
+  const [before, after] = [one, other].map(({ colours }) => colours.hues.neutral);
+  if (Math.abs(before - after) < SAME_SHARE) return null;
+  return `Neutrals are ${percent(before)} of ${first} and ${percent(after)} of ${second}.`;
 };
 
-const harmonyDifference: Say = (one, other) => {
-  const [first, second] = [one, other].map(({ colours }) => colours.harmony.fits[0]?.scheme);
-  if (first === second) return null;
-  if (!first) return `Only the second is near a scheme: ${second}.`;
-  if (!second) return `Only the first is near a scheme: ${first}.`;
-  return `The first is nearest to ${first}, the second to ${second}.`;
+const harmonyDifference: Say = ({ one, other, first, second }) => {
+  const [before, after] = [one, other].map(({ colours }) => colours.harmony.fits[0]?.scheme);
+  if (before === after) return null;
+  if (!before) return `Only ${second} is near a scheme: ${after}.`;
+  if (!after) return `Only ${first} is near a scheme: ${before}.`;
+  return `${capital(first)} is nearest to ${before}, ${second} to ${after}.`;
 };

@@ -19,6 +19,10 @@ export function figures(
       ({ values }) =>
         `${valueWords(values.median, scale)}, ${valueWords(values.p5, scale)} to ${valueWords(values.p95, scale)}`,
     ),
+    row(
+      'Values of light and shadow',
+      ({ values }) => `${valueWords(values.light, scale)}, ${valueWords(values.shadow, scale)}`,
+    ),
     row('Values that carry it', ({ values }) => carriedWords(carriedBy(values, tolerance))),
     row('Key colour', ({ colours }) => colours.keyColour?.family ?? 'none'),
     row('Temperature (+ is warm)', ({ colours }) => signed(colours.temperature.mean)),

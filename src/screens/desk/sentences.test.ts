@@ -62,6 +62,8 @@ describe('findings', () => {
       key: 'middle',
       range: 'full',
       carriedBy: 3,
+      light: 7,
+      shadow: 3,
       curve: [2.4, 1.1, 0.5, 0.3, 0.2, 0.2, 0.1, 0.1, 0.1],
       inShadow: [0, 1, 2, 2, 3, 3, 4, 4, 5],
       zones,
