@@ -209,8 +209,19 @@ describe('a series', () => {
     expect(odd.holds).toBeLessThan(alike.holds);
     const [stray] = odd.members[2].strays;
     expect(odd.members[2].strays).toHaveLength(1);
-    expect(stray).toMatchObject({ name: '#30b050', nearest: { member: expect.any(Number) } });
-    expect(stray.nearest.member).not.toBe(2);
+    // No other has a green: it can be brought toward nothing.
+    expect(stray).toMatchObject({ name: '#30b050', share: 0.5, kin: null });
+    expect(stray.host).not.toBe(2);
+  });
+
+  it('brings a stray toward its own family alone, however near another colour is', () => {
+    const violet = member('violet', '#203050', '#5a3a78');
+    const brown = member('brown', '#203050', '#6a4a3a');
+    const [stray] = readSeries([violet, brown], PAINTERS_WHEEL).members[0].strays;
+    expect(stray).toMatchObject({ name: '#5a3a78', kin: null, host: 1 });
+    const pale = member('pale', '#203050', '#c8b0e8');
+    const [kindred] = readSeries([violet, brown, pale], PAINTERS_WHEEL).members[0].strays;
+    expect(kindred.kin).toMatchObject({ member: 2, name: '#c8b0e8' });
   });
 
   it('is at its most with itself, and refuses one alone or an empty palette', () => {

@@ -11,12 +11,25 @@ export interface SeriesMember {
   swatches: { name: string; colour: Oklab; share: number | null }[];
 }
 
+/** A swatch of another member. */
+export interface Neighbour {
+  /** The number of the member that has it. */
+  member: number;
+  name: string;
+  colour: Oklab;
+}
+
 export interface Stray {
   name: string;
   colour: Oklab;
+  /** Of its own palette, 0–1. */
+  share: number;
+  /** CIEDE2000 to the nearest swatch of all other members. */
   difference: number;
-  /** The number of the member that has it. */
-  nearest: { member: number; name: string; colour: Oklab };
+  /** The nearest of its own family (or neutral like it); only such a one can be brought together with it. */
+  kin: Neighbour | null;
+  /** The member whose palette comes nearest to it: who could take it as well. */
+  host: number;
 }
 
 export interface MemberReading {
@@ -77,8 +90,17 @@ export function readSeries(members: readonly SeriesMember[], wheel: Wheel): Seri
       holds: 100 * Math.max(0, 1 - mean / UNLIKE),
       strays: swatches
         .map(({ name, colour }, i): Stray => {
-          const difference = Math.min(...away[i]);
-          return { name, colour, difference, nearest: nearestTo(members, labs, m, i) };
+          const neighbours = neighboursOf(members, labs, m, i);
+          const family = familyNumber(colour, wheel);
+          const kin = neighbours.find((one) => familyNumber(one.colour, wheel) === family);
+          return {
+            name,
+            colour,
+            share: weights[i],
+            difference: Math.min(...away[i]),
+            kin: kin ?? null,
+            host: neighbours[0].member,
+          };
         })
         .filter(({ difference }) => difference > STRAY)
         .sort((one, other) => other.difference - one.difference),
@@ -93,25 +115,29 @@ export function readSeries(members: readonly SeriesMember[], wheel: Wheel): Seri
   };
 }
 
-/** What comes nearest to a swatch among all other members. */
-function nearestTo(
+/** The swatches of all other members, the nearest to a swatch first. */
+function neighboursOf(
   members: readonly SeriesMember[],
   labs: readonly Lab[][],
   m: number,
   i: number,
-): Stray['nearest'] {
-  let least = Infinity;
-  let nearest = { member: m, ...members[m].swatches[i] };
-  members.forEach(({ swatches }, member) => {
-    if (member === m) return;
-    swatches.forEach((swatch, k) => {
-      const difference = ciede2000(labs[m][i], labs[member][k]);
-      if (difference >= least) return;
-      least = difference;
-      nearest = { member, ...swatch };
-    });
-  });
-  return { member: nearest.member, name: nearest.name, colour: nearest.colour };
+): Neighbour[] {
+  return members
+    .flatMap(({ swatches }, member) =>
+      member === m
+        ? []
+        : swatches.map(({ name, colour }, k) => ({
+            neighbour: { member, name, colour },
+            difference: ciede2000(labs[m][i], labs[member][k]),
+          })),
+    )
+    .sort((one, other) => one.difference - other.difference)
+    .map(({ neighbour }) => neighbour);
+}
+
+/** A colour's place on the wheel; −1 for a neutral. */
+function familyNumber(colour: Oklab, wheel: Wheel): number {
+  return oklchFromOklab(colour).C < NEUTRAL_CHROMA ? -1 : familyOf(colour, wheel).index;
 }
 
 /** Shares that add to 1; even ones where a palette says none. */
@@ -128,8 +154,8 @@ function familiesOf(
 ): number[] {
   const shares = new Map<number, number>();
   swatches.forEach(({ colour }, i) => {
-    if (oklchFromOklab(colour).C < NEUTRAL_CHROMA) return;
-    const { index } = familyOf(colour, wheel);
+    const index = familyNumber(colour, wheel);
+    if (index < 0) return;
     shares.set(index, (shares.get(index) ?? 0) + weights[i]);
   });
   return Array.from(shares)

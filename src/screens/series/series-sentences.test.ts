@@ -27,8 +27,16 @@ describe('what is said of a series', () => {
     const all = readSeries([dusk, rain, fog], PAINTERS_WHEEL);
     expect(rangeSentence(all, titles, SCALE)).toMatch(/at the widest; fog reaches less far\.$/);
     expect(rangeSentence(readSeries([dusk, rain], PAINTERS_WHEEL), titles, SCALE)).toBeNull();
-    expect(straySentence(all.members[2].strays[0], titles)).toMatch(
-      /“#30b050” has nothing near it \(\d+\): bring it toward “#[0-9a-f]{6}” of (dusk|rain),/,
+    const [green] = all.members[2].strays;
+    expect(straySentence(green, 2, titles, PAINTERS_WHEEL)).toMatch(
+      /^“#30b050” has nothing near it \(\d+\), and nothing in any other picture is green: let (dusk|rain), which comes nearest, take it too\.$/,
+    );
+    expect(straySentence({ ...green, share: 0.02 }, 2, titles, PAINTERS_WHEEL)).toMatch(
+      /nothing in any other picture is green: it is 2 % of fog, which can leave it out\.$/,
+    );
+    const kin = { member: 1, name: 'reed', colour: green.colour };
+    expect(straySentence({ ...green, kin }, 2, titles, PAINTERS_WHEEL)).toMatch(
+      /\): bring it toward “reed” of rain\.$/,
     );
   });
 });

@@ -1,7 +1,9 @@
 import type { ValueScale } from '@/core/colour/value-scale';
-import type { Wheel } from '@/core/colour/wheel';
+import { NEUTRAL_CHROMA } from '@/core/colour/intensity';
+import { oklchFromOklab } from '@/core/colour/oklab';
+import { familyOf, type Wheel } from '@/core/colour/wheel';
 import type { SeriesReading, Stray } from '@/core/palette/series';
-import { list, several, valueWords } from '@/ui/words';
+import { list, percent, several, valueWords } from '@/ui/words';
 
 /** How a series holds together, from 0 to 100, in words. */
 function holdsWords(holds: number): string {
@@ -40,10 +42,25 @@ export function rangeSentence(
   return `Values reach from ${valueWords(widest.value[0], scale)} to ${valueWords(widest.value[1], scale)} at the widest; ${list(short)} ${short.length === 1 ? 'reaches' : 'reach'} less far.`;
 }
 
-/** What to do about a stray. */
+/** A stray with less of its palette may be left out without a loss. */
+const SMALL = 0.06;
+
+/**
+ * What to do about a stray of a member: only a colour of its own family is worth going toward; where no other
+ * picture has one, another takes it too, or this one does without it.
+ */
 export function straySentence(
-  { name, difference, nearest }: Stray,
+  { name, colour, share, difference, kin, host }: Stray,
+  member: number,
   titles: readonly string[],
+  wheel: Wheel,
 ): string {
-  return `“${name}” has nothing near it (${difference.toFixed(0)}): bring it toward “${nearest.name}” of ${titles[nearest.member]}, or let another picture have it too.`;
+  const alone = `“${name}” has nothing near it (${difference.toFixed(0)})`;
+  if (kin) return `${alone}: bring it toward “${kin.name}” of ${titles[kin.member]}.`;
+  const isNeutral = oklchFromOklab(colour).C < NEUTRAL_CHROMA;
+  const family = isNeutral ? 'neutral' : familyOf(colour, wheel).name;
+  const none = `${alone}, and nothing in any other picture is ${family}`;
+  return share < SMALL
+    ? `${none}: it is ${percent(share)} of ${titles[member]}, which can leave it out.`
+    : `${none}: let ${titles[host]}, which comes nearest, take it too.`;
 }

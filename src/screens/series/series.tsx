@@ -134,15 +134,17 @@ export function Series({ members }: { members: readonly Member[] }) {
                           className="mt-1 flex items-start gap-2 text-[15px] leading-snug"
                         >
                           <span className="flex h-8 w-10 shrink-0">
-                            {[stray.colour, stray.nearest.colour].map((colour, k) => (
-                              <span
-                                key={k}
-                                className="grow"
-                                style={{ background: hexFromOklab(colour) }}
-                              />
-                            ))}
+                            {[stray.colour, ...(stray.kin ? [stray.kin.colour] : [])].map(
+                              (colour, k) => (
+                                <span
+                                  key={k}
+                                  className="grow"
+                                  style={{ background: hexFromOklab(colour) }}
+                                />
+                              ),
+                            )}
                           </span>
-                          {straySentence(stray, titles)}
+                          {straySentence(stray, i, titles, wheel)}
                         </p>
                       ))}
                     </>
