@@ -4,9 +4,8 @@ import { NEUTRAL_CHROMA } from '../colour/intensity';
 import { linearFromOklab, type Oklab } from '../colour/oklab';
 import { familyOf, PAINTERS_WHEEL, type Wheel } from '../colour/wheel';
 import { meanColour, type ColourParts } from './colour-parts';
+import { HUE_BINS, hueArcs } from './hue-arcs';
 
-/** Bins of OKLCH hue, five degrees each. */
-export const HUE_BINS = 72;
 const BIN = 360 / HUE_BINS;
 /** The standard deviation of the smoothing, in bins. */
 const SMOOTH = 1.6;
@@ -49,9 +48,6 @@ export interface HueReading {
   density: number[];
 }
 
-/** A peak lower than this part of the highest, or standing out by less, is none of its own. */
-const MIN_PEAK = 0.06;
-const MIN_PROMINENCE = 0.04;
 const MIN_SHARE = 0.002;
 
 /** Hues with less of the picture than this are no part of what it is in. */
@@ -79,19 +75,10 @@ export function readHues(parts: ColourParts, wheel: Wheel = PAINTERS_WHEEL): Hue
 
 /** The chroma-weighted density of hue of the coloured parts, smoothed round the circle; adds to 1. */
 export function hueDensity(
-  { share, chroma, hue }: ColourParts,
+  parts: ColourParts,
   weightOf: (part: number) => number = () => 1,
 ): number[] {
-  const raw = new Float64Array(HUE_BINS);
-  for (let part = 0; part < share.length; part++) {
-    if (chroma[part] < NEUTRAL_CHROMA) continue;
-    // Between the two bins it lies between, so that turning a picture turns its density.
-    const at = hue[part] / BIN - 0.5;
-    const low = Math.floor(at);
-    const weight = share[part] * chroma[part] * weightOf(part);
-    raw[(low + HUE_BINS) % HUE_BINS] += weight * (1 - at + low);
-    raw[(low + 1) % HUE_BINS] += weight * (at - low);
-  }
+  const raw = rawHueDensity(parts, weightOf);
   const reach = Math.ceil(SMOOTH * 3);
   const kernel = Array.from({ length: 2 * reach + 1 }, (_, i) =>
     Math.exp(-((i - reach) ** 2) / (2 * SMOOTH ** 2)),
@@ -106,18 +93,30 @@ export function hueDensity(
   return all === 0 ? smooth : smooth.map((one) => one / all);
 }
 
-/** Peaks by prominence; each reaches to the valleys beside it. */
+/** The chroma-weighted density before it is smoothed. */
+function rawHueDensity(
+  { share, chroma, hue }: ColourParts,
+  weightOf: (part: number) => number = () => 1,
+): Float64Array {
+  const raw = new Float64Array(HUE_BINS);
+  for (let part = 0; part < share.length; part++) {
+    if (chroma[part] < NEUTRAL_CHROMA) continue;
+    // Between the two bins it lies between, so that turning a picture turns its density.
+    const at = hue[part] / BIN - 0.5;
+    const low = Math.floor(at);
+    const weight = share[part] * chroma[part] * weightOf(part);
+    raw[(low + HUE_BINS) % HUE_BINS] += weight * (1 - at + low);
+    raw[(low + 1) % HUE_BINS] += weight * (at - low);
+  }
+  return raw;
+}
+
+/** Peaks by prominence; each reaches to the valleys beside it, and none farther than one hue does. */
 function dominantHues(parts: ColourParts, density: readonly number[], wheel: Wheel): DominantHue[] {
-  const highest = Math.max(...density);
-  if (highest === 0) return [];
-  const peaks = prominentPeaks(density, MIN_PROMINENCE * highest).filter(
-    (bin) => density[bin] >= MIN_PEAK * highest,
-  );
-  return peaks
-    .map((bin, i): DominantHue => {
-      const from = valley(density, peaks[(i - 1 + peaks.length) % peaks.length], bin) * BIN;
-      const to = valley(density, bin, peaks[(i + 1) % peaks.length]) * BIN;
-      const isAlone = peaks.length === 1;
+  const arcs = hueArcs(rawHueDensity(parts), density);
+  return arcs
+    .map(({ hue, from, to }): DominantHue => {
+      const isAlone = arcs.length === 1;
       const isIn = (part: number) =>
         parts.chroma[part] >= NEUTRAL_CHROMA && (isAlone || inHueArc(parts.hue[part], from, to));
       let share = 0;
@@ -130,7 +129,6 @@ function dominantHues(parts: ColourParts, density: readonly number[], wheel: Whe
         chroma += parts.share[part] * parts.chroma[part];
       }
       const colour = meanColour(parts, (part) => (isIn(part) ? 1 : 0)) as Oklab;
-      const hue = peakHue(density, bin);
       return {
         family: familyOf(colourOfHue(hue, colour), wheel).name,
         hue,
@@ -155,47 +153,6 @@ function colourOfHue(hue: number, like: Oklab): Oklab {
   return Math.min(r, g, b) < 0 || Math.max(r, g, b) > 1
     ? { ...colour, a: colour.a / 2, b: colour.b / 2 }
     : colour;
-}
-
-/** Bins that stand out by `least` from the lower of the valleys that part them from higher ones. */
-function prominentPeaks(density: readonly number[], least: number): number[] {
-  const n = density.length;
-  const at = (bin: number) => density[((bin % n) + n) % n];
-  const peaks: number[] = [];
-  for (let bin = 0; bin < n; bin++) {
-    if (!(at(bin) > at(bin - 1) && at(bin) >= at(bin + 1))) continue;
-    const lowest = [-1, 1].map((way) => {
-      let low = at(bin);
-      for (let k = 1; k < n; k++) {
-        if (at(bin + way * k) > at(bin)) return low;
-        low = Math.min(low, at(bin + way * k));
-      }
-      // The highest of all: held against the deepest.
-      return 0;
-    });
-    if (at(bin) - Math.max(...lowest) >= least) peaks.push(bin);
-  }
-  return peaks;
-}
-
-/** The bin edge in the middle of the lowest stretch on the way from one bin up to another. */
-function valley(density: readonly number[], from: number, to: number): number {
-  const n = density.length;
-  const way = (to - from + n) % n || n;
-  const steps = Array.from({ length: way }, (_, k) => density[(from + k) % n]);
-  const lowest = Math.min(...steps);
-  const first = steps.indexOf(lowest);
-  const last = steps.lastIndexOf(lowest);
-  return (from + (first + last) / 2 + 0.5) % n;
-}
-
-/** The hue of a peak between its bins, by the parabola through it and its neighbours. */
-function peakHue(density: readonly number[], bin: number): number {
-  const n = density.length;
-  const [left, middle, right] = [-1, 0, 1].map((by) => density[(bin + by + n) % n]);
-  const bend = left - 2 * middle + right;
-  const off = bend === 0 ? 0 : (0.5 * (left - right)) / bend;
-  return ((bin + 0.5 + off) * BIN + 360) % 360;
 }
 
 function familyShares(parts: ColourParts, wheel: Wheel): FamilyPresence[] {

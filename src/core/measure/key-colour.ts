@@ -3,7 +3,8 @@ import { NEUTRAL_CHROMA } from '../colour/intensity';
 import type { Oklab } from '../colour/oklab';
 import { familyOf, PAINTERS_WHEEL, type Wheel } from '../colour/wheel';
 import { meanColour, type ColourParts } from './colour-parts';
-import { HUE_BINS, hueDensity } from './hues';
+import { HUE_BINS } from './hue-arcs';
+import { hueDensity } from './hues';
 
 /** What the key colour has in one band of value. */
 export interface KeyBand {
