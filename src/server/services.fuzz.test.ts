@@ -18,8 +18,10 @@ import { arbitraryOf, hostile, spoilt } from './testing/schema-arbitrary';
 import { freshDatabase } from './testing/test-database';
 import { redAndBlue } from './testing/test-pictures';
 
-/** Requests in all; PRISM_FUZZ_REQUESTS makes more of them. */
-const REQUESTS = Number(process.env.PRISM_FUZZ_REQUESTS ?? 4000);
+/** Requests in all; PRISM_FUZZ_REQUESTS makes more of them. What differs on a server is the store alone. */
+const REQUESTS = Number(
+  process.env.PRISM_FUZZ_REQUESTS ?? (process.env.PRISM_TEST_DATABASE_URL ? 1000 : 4000),
+);
 /** Of the processor's time: what else the machine does says nothing of a request. */
 const MAX_MILLISECONDS = 2000;
 /** Endpoints that do all there is to do at each call: tried less often. */

@@ -96,16 +96,18 @@ export function ZonesTab() {
             zones={zones}
             onUse={(next) => edit((was) => ({ ...was, zones: next, breaks: 'natural' }))}
           />
-          <Choice
-            label="May stray by"
-            value={settings.tolerance}
-            options={TOLERANCE_NAMES.map((name) => ({
-              value: name,
-              title: String(TOLERANCES[name]),
-              said: `${TOLERANCES[name]} steps, ${name}`,
-            }))}
-            onChange={(tolerance) => changeSettings({ tolerance })}
-          />
+          <div className="mt-2">
+            <Choice
+              label="May stray by"
+              value={settings.tolerance}
+              options={TOLERANCE_NAMES.map((name) => ({
+                value: name,
+                title: String(TOLERANCES[name]),
+                said: `${TOLERANCES[name]} steps, ${name}`,
+              }))}
+              onChange={(tolerance) => changeSettings({ tolerance })}
+            />
+          </div>
         </Section>
       )}
       <Section
