@@ -219,6 +219,12 @@ describe('a series', () => {
     const brown = member('brown', '#203050', '#6a4a3a');
     const [stray] = readSeries([violet, brown], PAINTERS_WHEEL).members[0].strays;
     expect(stray).toMatchObject({ name: '#5a3a78', kin: null, host: 1 });
+    // What has more of its family is no small stray.
+    const [of3] = readSeries(
+      [member('three', '#203050', '#5a3a78', '#52336f'), brown],
+      PAINTERS_WHEEL,
+    ).members[0].strays;
+    expect(of3.share).toBeCloseTo(2 / 3, 9);
     const pale = member('pale', '#203050', '#c8b0e8');
     const [kindred] = readSeries([violet, brown, pale], PAINTERS_WHEEL).members[0].strays;
     expect(kindred.kin).toMatchObject({ member: 2, name: '#c8b0e8' });

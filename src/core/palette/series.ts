@@ -22,7 +22,7 @@ export interface Neighbour {
 export interface Stray {
   name: string;
   colour: Oklab;
-  /** Of its own palette, 0–1. */
+  /** What its family has of its own palette, 0–1. */
   share: number;
   /** CIEDE2000 to the nearest swatch of all other members. */
   difference: number;
@@ -96,7 +96,11 @@ export function readSeries(members: readonly SeriesMember[], wheel: Wheel): Seri
           return {
             name,
             colour,
-            share: weights[i],
+            share: swatches.reduce(
+              (sum, one, k) =>
+                familyNumber(one.colour, wheel) === family ? sum + weights[k] : sum,
+              0,
+            ),
             difference: Math.min(...away[i]),
             kin: kin ?? null,
             host: neighbours[0].member,

@@ -32,7 +32,7 @@ describe('what is said of a series', () => {
       /^“#30b050” has nothing near it \(\d+\), and nothing in any other picture is green: let (dusk|rain), which comes nearest, take it too\.$/,
     );
     expect(straySentence({ ...green, share: 0.02 }, 2, titles, PAINTERS_WHEEL)).toMatch(
-      /nothing in any other picture is green: it is 2 % of fog, which can leave it out\.$/,
+      /nothing in any other picture is green: all that is has 2 % of fog, which can do without\.$/,
     );
     const kin = { member: 1, name: 'reed', colour: green.colour };
     expect(straySentence({ ...green, kin }, 2, titles, PAINTERS_WHEEL)).toMatch(

@@ -42,7 +42,7 @@ export function rangeSentence(
   return `Values reach from ${valueWords(widest.value[0], scale)} to ${valueWords(widest.value[1], scale)} at the widest; ${list(short)} ${short.length === 1 ? 'reaches' : 'reach'} less far.`;
 }
 
-/** A stray with less of its palette may be left out without a loss. */
+/** A stray whose family has less of its palette may be left out without a loss. */
 const SMALL = 0.06;
 
 /**
@@ -61,6 +61,6 @@ export function straySentence(
   const family = isNeutral ? 'neutral' : familyOf(colour, wheel).name;
   const none = `${alone}, and nothing in any other picture is ${family}`;
   return share < SMALL
-    ? `${none}: it is ${percent(share)} of ${titles[member]}, which can leave it out.`
+    ? `${none}: all that is has ${percent(share)} of ${titles[member]}, which can do without.`
     : `${none}: let ${titles[host]}, which comes nearest, take it too.`;
 }
