@@ -121,6 +121,15 @@ describe('an answer in lines', () => {
     expect(await linesOf(response)).toEqual([{ n: 1 }, { n: 2 }]);
   });
 
+  it('ends when who asked is gone before it begins', async () => {
+    const response = inLines<{ n: number }>(
+      new Request('http://127.0.0.1/', { signal: AbortSignal.abort() }),
+      async (say) => say({ n: 1 }),
+      () => ({ n: 0 }),
+    );
+    expect(await response.text()).toBe('');
+  });
+
   it('ends with what was refused, in the person’s words', async () => {
     const response = inLines<unknown>(
       request(),

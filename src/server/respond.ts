@@ -49,7 +49,11 @@ export function inLines<E>(
       } catch (error) {
         if (!signal.aborted) say(refused(errorBodyOf(error)));
       }
-      if (!signal.aborted) controller.close();
+      try {
+        controller.close();
+      } catch {
+        // The reader has gone and cancelled it.
+      }
     },
   });
   return new Response(stream, { headers: { 'content-type': 'application/x-ndjson' } });
