@@ -58,7 +58,13 @@ test('five thousand studies hang on the Wall page by page, with a few of them dr
 
   await page.getByRole('button', { name: 'More for Study 4999' }).click();
   await page.getByRole('menuitem', { name: 'Compare with …' }).click();
-  await page.getByRole('searchbox', { name: 'Search the other studies' }).fill('Study 17 ');
+  const search = page.getByRole('searchbox', { name: 'Search the other studies' });
+  await search.fill('none of them');
+  await expect(page.getByText('No other study answers to that.')).toBeVisible();
+  await search.fill('');
+  await expect(page.getByText(/^And \d+ more: search for one\.$/)).toBeVisible();
+  await expect(search).toBeFocused();
+  await search.fill('Study 17 ');
   await page.getByRole('link', { name: 'Study 17', exact: true }).click();
   await expect(page).toHaveURL(/\/compare\?one=/);
 });

@@ -25,8 +25,8 @@ export interface Carried {
 const STEP = 10 / VALUE_BINS;
 
 /**
- * From the histogram (`VALUE_BINS` bins) of the squinted picture's values. A share of the variance would be no measure: of a picture that
- * is dark throughout, zones have to explain differences that nobody sees.
+ * From the histogram (`VALUE_BINS` bins) of the squinted picture's values. A share of the variance would be no
+ * measure: of a picture that is dark throughout, zones would have to explain differences that nobody sees.
  */
 export function readZoneFits(counts: ArrayLike<number>): ZoneFits {
   const [threshold] = naturalEdges(counts, 2);

@@ -15,7 +15,7 @@ export function figures(
   return [
     row('Key and range', ({ values }) => `${capital(values.key)}, ${values.range}`),
     row(
-      'Middle value, 5–95 %',
+      'Middle value, 5–95\u00a0%',
       ({ values }) =>
         `${valueWords(values.median, scale)}, ${valueWords(values.p5, scale)} to ${valueWords(values.p95, scale)}`,
     ),

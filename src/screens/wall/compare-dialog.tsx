@@ -36,9 +36,12 @@ function Others({ one }: { one: StudyCard }) {
   const [text, setText] = useState('');
   const [query, setQuery] = useState('');
   const { run } = useDebounced(ASK_AFTER);
-  const { data: found } = useFetched(endpoints.searchStudies, {
+  const { data } = useFetched(endpoints.searchStudies, {
     query: { text: query, sort: query ? 'title' : 'newest', limit: MAX_LISTED + 1 },
   });
+  // While another page is on its way the one before it stays, and with it the field that is typed in.
+  const [found, setFound] = useState(data);
+  if (data && data !== found) setFound(data);
   const others = found?.studies.filter(({ id }) => id !== one.id).slice(0, MAX_LISTED);
   const left = (found?.total ?? 0) - 1 - MAX_LISTED;
   const isSearched = text !== '' || (found?.overview?.all ?? 0) > MAX_LISTED + 1;
