@@ -4,19 +4,7 @@ const config = {
   roots: ['<rootDir>/src', '<rootDir>/cli', '<rootDir>/demo', '<rootDir>/scripts'],
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
-  transform: {
-    '^.+\\.tsx?$': [
-      '@swc/jest',
-      {
-        jsc: {
-          parser: { syntax: 'typescript', tsx: true },
-          transform: { react: { runtime: 'automatic' } },
-          target: 'es2022',
-        },
-        module: { type: 'es6' },
-      },
-    ],
-  },
+  transform: { '^.+\\.tsx?$': '<rootDir>/scripts/jest-transform.mjs' },
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   globalSetup: '<rootDir>/scripts/jest-setup.mjs',
   testTimeout: 90_000,

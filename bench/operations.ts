@@ -6,6 +6,7 @@ import { pushable, pushableLike, pushedRows, rowsOf } from '../src/core/amplify/
 import { writeOklab } from '../src/core/colour/oklab';
 import { LINEAR_OF_BYTE } from '../src/core/colour/srgb';
 import { readColourStudy } from '../src/core/measure/colour-study';
+import { measureSources } from '../src/core/measure/sources';
 import { readValueStudy } from '../src/core/measure/value-study';
 import { zoneEdges, zoneGreys } from '../src/core/measure/zones';
 import { extractPalette } from '../src/core/palette/extract';
@@ -23,7 +24,24 @@ import { measured, table, type Row } from './timing';
 
 const RUNS = 7;
 
-function convert({ data }: Picture): Float32Array {
+/** The yardstick: every pixel to OKLab by `Math.cbrt`, as plainly as it can be written. */
+function convertPlainly({ data }: Picture): Float32Array {
+  const out = new Float32Array((data.length / 4) * 3);
+  for (let i = 0, at = 0; i < data.length; i += 4, at += 3) {
+    const r = LINEAR_OF_BYTE[data[i]];
+    const g = LINEAR_OF_BYTE[data[i + 1]];
+    const b = LINEAR_OF_BYTE[data[i + 2]];
+    const l = Math.cbrt(0.4122214708 * r + 0.5363325363 * g + 0.0514459929 * b);
+    const m = Math.cbrt(0.2119034982 * r + 0.6806995451 * g + 0.1073969566 * b);
+    const s = Math.cbrt(0.0883024619 * r + 0.2817188376 * g + 0.6299787005 * b);
+    out[at] = 0.2104542553 * l + 0.793617785 * m - 0.0040720468 * s;
+    out[at + 1] = 1.9779984951 * l - 2.428592205 * m + 0.4505937099 * s;
+    out[at + 2] = 0.0259040371 * l + 0.7827717662 * m - 0.808675766 * s;
+  }
+  return out;
+}
+
+function convertByTable({ data }: Picture): Float32Array {
   const out = new Float32Array((data.length / 4) * 3);
   for (let i = 0, at = 0; i < data.length; i += 4, at += 3)
     writeOklab(
@@ -73,7 +91,8 @@ export async function benchOperations(): Promise<string> {
   const rowsHalf = rowsOf(half);
 
   const operations: [string, () => unknown][] = [
-    ['plain sRGB → OKLab conversion', () => convert(working)],
+    ['plain sRGB → OKLab conversion', () => convertPlainly(working)],
+    ['the same by a table of cube roots', () => convertByTable(working)],
     ['squint, the plain one', () => squint(working, DEFAULT_SQUINT)],
     ['squint, the plain one, once the slider has moved', () => again(DEFAULT_SQUINT)],
     ['squint, the most', () => squint(working, MAX_SQUINT)],
@@ -81,11 +100,27 @@ export async function benchOperations(): Promise<string> {
     [
       'values: whole reading, squint included',
       () =>
-        readValueStudy(working, { zones: 'carried', breaks: 'natural', squint: DEFAULT_SQUINT }),
+        readValueStudy(measureSources(working), {
+          zones: 'carried',
+          breaks: 'natural',
+          squint: DEFAULT_SQUINT,
+        }),
     ],
     [
       'colours: whole reading, squint included',
-      () => readColourStudy(working, { zones: { zones: 4, breaks: 'natural' } }),
+      () => readColourStudy(measureSources(working), { zones: { zones: 4, breaks: 'natural' } }),
+    ],
+    [
+      'the whole reading: values, colours, hidden, a palette of eight',
+      () => {
+        const sources = measureSources(working);
+        readValueStudy(sources, { zones: 'carried', breaks: 'natural', squint: DEFAULT_SQUINT });
+        readColourStudy(sources, { zones: { zones: 4, breaks: 'natural' } });
+        const subject = pushable(working, null, sources.blocks);
+        rowsOf(subject).positions();
+        subject.departures();
+        extractPalette(working, { count: 8 });
+      },
     ],
     ['values: greys drawn', () => greyPicture(working)],
     [
@@ -129,6 +164,6 @@ export async function benchOperations(): Promise<string> {
   ];
   const rows: Row[] = [];
   for (const [name, work] of operations)
-    rows.push(await measured(name, RUNS, () => convert(working), work));
+    rows.push(await measured(name, RUNS, () => convertPlainly(working), work));
   return `${working.width} × ${working.height} pixels; ${RUNS} runs each: the fastest, and the median ratio to a conversion beside it\n\n${table(rows)}`;
 }

@@ -7,6 +7,7 @@ import { valueOfOklab } from '../src/core/colour/value';
 import { CORE_VERSION } from '../src/core/index';
 import { carriedBy } from '../src/core/measure/carried';
 import { readColourStudy, type ColourStudy } from '../src/core/measure/colour-study';
+import { measureSources } from '../src/core/measure/sources';
 import { readValueStudy } from '../src/core/measure/value-study';
 import { DEFAULT_SQUINT } from '../src/core/picture/squint';
 import { extractPalette } from '../src/core/palette/extract';
@@ -25,12 +26,13 @@ import { makeWorkingCopy } from '../src/server/pictures/read-picture';
  */
 export async function measureReport(bytes: Uint8Array, zones?: number): Promise<MeasureReport> {
   const { working, type, width, height } = await makeWorkingCopy(bytes);
-  const study = readValueStudy(working, {
+  const sources = measureSources(working);
+  const study = readValueStudy(sources, {
     zones: zones ?? 'carried',
     breaks: 'natural',
     squint: DEFAULT_SQUINT,
   });
-  const colours = readColourStudy(working, {
+  const colours = readColourStudy(sources, {
     zones: { zones: study.values.zones.length, breaks: 'natural' },
   });
   const { values, lightAndShadow, brightness, merging, edges, focus, balance } = study;

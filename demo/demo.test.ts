@@ -1,4 +1,3 @@
-import { spawnSync } from 'node:child_process';
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import sharp from 'sharp';
@@ -9,22 +8,11 @@ import { PAINTERS_WHEEL } from '@/core/colour/wheel';
 import type { Oklab } from '@/core/colour/oklab';
 import { GLAZES, SIDE, tileColours, tileSvg } from './patterns/enamel-tile';
 import { PICTURES } from './scenes/pictures';
-import type { DemoReport, PictureReport } from './testing/report';
+import { demoReport, type DemoReport, type PictureReport } from './testing/report';
 
 let report: DemoReport;
-beforeAll(() => {
-  const { status, stdout, stderr } = spawnSync(
-    process.execPath,
-    ['node_modules/tsx/dist/cli.mjs', 'demo/testing/report.ts'],
-    {
-      encoding: 'utf8',
-      timeout: 150_000,
-      env: { ...process.env, NODE_OPTIONS: '' },
-      maxBuffer: 2 ** 24,
-    },
-  );
-  if (status !== 0) throw new Error(stderr);
-  report = JSON.parse(stdout);
+beforeAll(async () => {
+  report = await demoReport();
 }, 180_000);
 
 describe.each(PICTURES.map((picture) => [picture.file, picture] as const))('%s', (file, made) => {

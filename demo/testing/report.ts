@@ -1,5 +1,3 @@
-// Holds the finished pictures against their truth and prints what was found as JSON. A program of its
-// own, since ray marching and brushwork are many times slower inside a test runner's sandbox.
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import sharp from 'sharp';
@@ -9,6 +7,7 @@ import { oklchFromOklab, writeOklab, type Oklab } from '../../src/core/colour/ok
 import { LINEAR_OF_BYTE } from '../../src/core/colour/srgb';
 import { readColourStudy } from '../../src/core/measure/colour-study';
 import type { ValueEnds } from '../../src/core/measure/value-ends';
+import { measureSources } from '../../src/core/measure/sources';
 import { readValueStudy } from '../../src/core/measure/value-study';
 import { extractPalette, type ExtractedSwatch } from '../../src/core/palette/extract';
 import type { Picture } from '../../src/core/picture/picture';
@@ -69,7 +68,8 @@ async function holdUp(picture: DemoPicture): Promise<PictureReport> {
   const model = await picture.model(picture.kind === 'photograph' ? 0.12 : 0.4);
   const meanOf = meansUnder(working, model.map, model.plate.width, model.plate.height);
   const small = truthOf(picture, model).masses;
-  const study = readValueStudy(working, {
+  const sources = measureSources(working);
+  const study = readValueStudy(sources, {
     zones: 'carried',
     breaks: 'natural',
     squint: DEFAULT_SQUINT,
@@ -77,7 +77,7 @@ async function holdUp(picture: DemoPicture): Promise<PictureReport> {
   const { key, range, p5, median, p95, carriedBy } = study.values;
   const { light, shadow } = study.lightAndShadow;
   const [focus] = study.focus.places;
-  const { hues, keyColour, harmony } = readColourStudy(working, {
+  const { hues, keyColour, harmony } = readColourStudy(sources, {
     zones: { zones: 4, breaks: 'natural' },
   });
   const { swatches } = extractPalette(working, { count: 9 });
@@ -176,11 +176,13 @@ async function otherwise(seed: number): Promise<number> {
   return different / again.length;
 }
 
-const pictures: PictureReport[] = [];
-for (const picture of PICTURES) pictures.push(await holdUp(picture));
-const report: DemoReport = {
-  pictures,
-  repaintedOtherwise: await otherwise(LOWER_STATION_MANNER.seed),
-  otherSeedOtherwise: await otherwise(LOWER_STATION_MANNER.seed + 1),
-};
-console.log(JSON.stringify(report));
+/** Holds the finished pictures against their truth. */
+export async function demoReport(): Promise<DemoReport> {
+  const pictures: PictureReport[] = [];
+  for (const picture of PICTURES) pictures.push(await holdUp(picture));
+  return {
+    pictures,
+    repaintedOtherwise: await otherwise(LOWER_STATION_MANNER.seed),
+    otherSeedOtherwise: await otherwise(LOWER_STATION_MANNER.seed + 1),
+  };
+}

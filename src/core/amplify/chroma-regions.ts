@@ -1,5 +1,6 @@
 import { noiseAt, type Ground } from './ground';
 import { disjointSets, findRoot } from '../raster/disjoint-sets';
+import { countingSort } from '../raster/counting-sort';
 import { gridEdges } from '../raster/grid-edges';
 
 /** A connected part of the ground of one region: of nearly one a and b, whatever its lightness does. */
@@ -13,6 +14,8 @@ export interface ChromaRegion {
 
 /** Neighbours whose means are nearer than this in a and b are one region. */
 const ONE_REGION = 0.0045;
+/** What makes a difference in a and b a key of 0 to 1 for sorting: those above 0.06 are alike to it. */
+const FINENESS = 16;
 /** So are those whose difference noise explains: this many standard errors. */
 const ERRORS = 2;
 /** Regions smaller than this share go to the neighbour most like them. */
@@ -47,11 +50,10 @@ export function chromaRegions(ground: Ground): { regions: ChromaRegion[]; of: In
   };
 
   const ends = gridEdges(grid);
-  const gaps = Float32Array.from({ length: ends.length / 2 }, (_, edge) =>
-    gapOf(ends[edge * 2], ends[edge * 2 + 1]),
-  );
-  const order = Uint32Array.from(gaps.keys()).sort((one, other) => gaps[one] - gaps[other]);
-  for (const edge of order) {
+  const gaps = new Float64Array(ends.length / 2);
+  for (let edge = 0; edge < gaps.length; edge++)
+    gaps[edge] = gapOf(ends[edge * 2], ends[edge * 2 + 1]);
+  for (const edge of countingSort(gaps.map((gap) => gap * FINENESS))) {
     const one = rootOf(ends[edge * 2]);
     const other = rootOf(ends[edge * 2 + 1]);
     if (one === other) continue;

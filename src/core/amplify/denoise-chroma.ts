@@ -45,9 +45,20 @@ export function chromaDenoiser(picture: Picture, { grid, fields }: SmoothChroma)
   const across = grid.across / width;
   const down = grid.down / height;
   const own = new Float64Array(3);
-  const lastColumn = grid.width - 1;
-  const right = grid.width > 1 ? 4 : 0;
+  const last = grid.width - 1;
+  const right = last > 0 ? 4 : 0;
   const next = grid.height > 1 ? grid.width * 4 : 0;
+  // Between which two columns of the grid each pixel lies, and how far on: the same in every row.
+  const columns = new Int32Array(width);
+  const shares = new Float64Array(width);
+  for (let x = 0; x < width; x++) {
+    const u = Math.min(last, Math.max(0, (x + 0.5) * across - 0.5));
+    const u0 = Math.min(Math.max(0, last - 1), u | 0);
+    columns[x] = u0 * 4;
+    shares[x] = u - u0;
+  }
+  // The fields at the height of a row.
+  const line = new Float64Array(grid.width * 4);
   const limits = noise.map((deviation) => (ABOVE_NOISE * deviation) ** 2);
   return {
     noise,
@@ -56,6 +67,8 @@ export function chromaDenoiser(picture: Picture, { grid, fields }: SmoothChroma)
       const v0 = Math.min(Math.max(0, grid.height - 2), v | 0);
       const fv = v - v0;
       const row = v0 * grid.width * 4;
+      for (let k = 0; k < line.length; k++)
+        line[k] = (1 - fv) * fields[row + k] + fv * fields[row + next + k];
       for (let x = 0, i = y * width * 4, at = 0; x < width; x++, i += 4, at += 3) {
         if (data[i + 3] < OPAQUE) continue;
         writeOklab(
@@ -71,35 +84,13 @@ export function chromaDenoiser(picture: Picture, { grid, fields }: SmoothChroma)
         out[at] = L;
         out[at + 1] = a;
         out[at + 2] = b;
-        let u = (x + 0.5) * across - 0.5;
-        u = u < 0 ? 0 : u > lastColumn ? lastColumn : u;
-        let u0 = u | 0;
-        if (u0 === lastColumn && right) u0--;
-        const fu = u - u0;
-        const c = row + u0 * 4;
-        const w00 = (1 - fu) * (1 - fv);
-        const w10 = fu * (1 - fv);
-        const w01 = (1 - fu) * fv;
-        const w11 = fu * fv;
-        const c10 = c + right;
-        const c01 = c + next;
-        const c11 = c01 + right;
-        const smoothA =
-          (w00 * fields[c] + w10 * fields[c10] + w01 * fields[c01] + w11 * fields[c11]) * L +
-          (w00 * fields[c + 1] +
-            w10 * fields[c10 + 1] +
-            w01 * fields[c01 + 1] +
-            w11 * fields[c11 + 1]);
+        const fu = shares[x];
+        const c = columns[x];
+        const d = c + right;
+        const fw = 1 - fu;
+        const smoothA = (fw * line[c] + fu * line[d]) * L + fw * line[c + 1] + fu * line[d + 1];
         const smoothB =
-          (w00 * fields[c + 2] +
-            w10 * fields[c10 + 2] +
-            w01 * fields[c01 + 2] +
-            w11 * fields[c11 + 2]) *
-            L +
-          (w00 * fields[c + 3] +
-            w10 * fields[c10 + 3] +
-            w01 * fields[c01 + 3] +
-            w11 * fields[c11 + 3]);
+          (fw * line[c + 2] + fu * line[d + 2]) * L + fw * line[c + 3] + fu * line[d + 3];
         const chroma = Math.sqrt(a * a + b * b);
         // A colour of its own twice as strong is no noise about a quiet one.
         const strength = Math.max(chroma / 2, Math.sqrt(smoothA * smoothA + smoothB * smoothB));
@@ -134,22 +125,35 @@ export function smoothChroma(grid: ColourGrid): SmoothChroma {
   const cells = width * height;
   // Sums over each window: count, L, LL, a, La, b, Lb.
   const sums = new Float64Array(cells * 7);
-  for (let c = 0; c < cells; c++) {
+  for (let c = 0, s = 0; c < cells; c++, s += 7) {
     if (!mask[c]) continue;
-    const [L, a, b] = [oklab[c * 3], oklab[c * 3 + 1], oklab[c * 3 + 2]];
-    sums.set([1, L, L * L, a, L * a, b, L * b], c * 7);
+    const L = oklab[c * 3];
+    const a = oklab[c * 3 + 1];
+    const b = oklab[c * 3 + 2];
+    sums[s] = 1;
+    sums[s + 1] = L;
+    sums[s + 2] = L * L;
+    sums[s + 3] = a;
+    sums[s + 4] = L * a;
+    sums[s + 5] = b;
+    sums[s + 6] = L * b;
   }
   boxSums(sums, width, height, 7, REACH);
   const fields = new Float64Array(cells * 5);
-  for (let c = 0; c < cells; c++) {
-    const n = sums[c * 7];
+  for (let c = 0, s = 0, f = 0; c < cells; c++, s += 7, f += 5) {
+    const n = sums[s];
     if (n === 0) continue;
-    const mean = (k: number) => sums[c * 7 + k] / n;
-    const L = mean(1);
-    const spread = mean(2) - L * L + FLAT;
-    const slopeA = (mean(4) - L * mean(3)) / spread;
-    const slopeB = (mean(6) - L * mean(5)) / spread;
-    fields.set([1, slopeA, mean(3) - slopeA * L, slopeB, mean(5) - slopeB * L], c * 5);
+    const L = sums[s + 1] / n;
+    const a = sums[s + 3] / n;
+    const b = sums[s + 5] / n;
+    const spread = sums[s + 2] / n - L * L + FLAT;
+    const slopeA = (sums[s + 4] / n - L * a) / spread;
+    const slopeB = (sums[s + 6] / n - L * b) / spread;
+    fields[f] = 1;
+    fields[f + 1] = slopeA;
+    fields[f + 2] = a - slopeA * L;
+    fields[f + 3] = slopeB;
+    fields[f + 4] = b - slopeB * L;
   }
   boxSums(fields, width, height, 5, REACH);
   const out = new Float32Array(cells * 4);

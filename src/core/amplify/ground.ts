@@ -49,14 +49,14 @@ export function noiseAt(noise: Float64Array, L: number): number {
  * that stand a little apart, which edges and slow turns of colour hardly move.
  */
 function noiseOf({ width, height, oklab, mask }: ColourGrid): Float64Array {
-  const bands: number[][] = Array.from({ length: NOISE_BANDS }, () => []);
+  // A cell's differences across and down, in a and in b: four at most.
+  const gaps = Array.from({ length: NOISE_BANDS }, () => new Float64Array(mask.length * 4));
+  const counts = new Int32Array(NOISE_BANDS);
   const take = (c: number, d: number) => {
     if (!mask[c] || !mask[d]) return;
     const band = Math.min(NOISE_BANDS - 1, Math.floor(oklab[c * 3] * NOISE_BANDS));
-    bands[band].push(
-      Math.abs(oklab[c * 3 + 1] - oklab[d * 3 + 1]),
-      Math.abs(oklab[c * 3 + 2] - oklab[d * 3 + 2]),
-    );
+    gaps[band][counts[band]++] = Math.abs(oklab[c * 3 + 1] - oklab[d * 3 + 1]);
+    gaps[band][counts[band]++] = Math.abs(oklab[c * 3 + 2] - oklab[d * 3 + 2]);
   };
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
@@ -65,10 +65,12 @@ function noiseOf({ width, height, oklab, mask }: ColourGrid): Float64Array {
       if (y + APART < height) take(c, c + APART * width);
     }
   // The median of the difference of two normal numbers is 0.6745 √2 of their deviation.
-  const deviation = (gaps: number[]) =>
-    Math.max(MIN_NOISE, quantileOf(gaps, 0.5) / (0.6745 * Math.SQRT2));
-  const all = deviation(bands.flat());
-  return Float64Array.from(bands, (gaps) => (gaps.length < ENOUGH ? all : deviation(gaps)));
+  const deviation = (of: Float64Array) =>
+    Math.max(MIN_NOISE, quantileOf(of, 0.5) / (0.6745 * Math.SQRT2));
+  const bands = gaps.map((all, band) => all.subarray(0, counts[band]));
+  if (bands.every((of) => of.length >= ENOUGH)) return Float64Array.from(bands, deviation);
+  const all = deviation(Float64Array.from(bands.flatMap((of) => Array.from(of))));
+  return Float64Array.from(bands, (of) => (of.length < ENOUGH ? all : deviation(of)));
 }
 
 const REACH = 3;

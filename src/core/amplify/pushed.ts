@@ -1,6 +1,7 @@
+import { cubeRoot } from '../colour/cube-root';
 import { LINEAR_OF_BYTE, luminance } from '../colour/srgb';
 import { once } from '../once';
-import { blocksOf } from '../picture/blocks';
+import { blocksOf, type Blocks } from '../picture/blocks';
 import { colourGrid } from '../picture/colour-grid';
 import { countOpaque, OPAQUE, type Picture } from '../picture/picture';
 import { departuresOf, type Departure } from './departures';
@@ -35,10 +36,17 @@ export interface Pushable {
   departures: () => Departure[];
 }
 
-/** A picture ready to be pushed; `quality` is that of the JPEG it came from (1–100), null for another file. */
-export function pushable(picture: Picture, quality: number | null = null): Pushable {
+/**
+ * A picture ready to be pushed; `quality` is that of the JPEG it came from (1–100), null for another file;
+ * `blocksAlready` are the picture's, where they are known.
+ */
+export function pushable(
+  picture: Picture,
+  quality: number | null = null,
+  blocksAlready: () => Blocks = () => blocksOf(picture),
+): Pushable {
   const whole = countOpaque(picture) === picture.width * picture.height;
-  const blocks = blocksOf(picture);
+  const blocks = blocksAlready();
   const read = groundOf(colourGrid(picture, blocks, GROUND_CELLS), quality);
   const smooth = smoothChroma(colourGrid(picture, blocks, SMOOTH_CELLS));
   return {
@@ -91,7 +99,7 @@ export function rowsOf(subject: Pushable, from = 0, to = subject.picture.height)
     denoiser.writeRow(y, lab);
     for (let x = 0, i = y * width * 4; x < width; x++, p++, i += 4) {
       if (data[i + 3] < OPAQUE) continue;
-      grey[p] = Math.cbrt(
+      grey[p] = cubeRoot(
         luminance(
           LINEAR_OF_BYTE[data[i]],
           LINEAR_OF_BYTE[data[i + 1]],

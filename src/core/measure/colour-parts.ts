@@ -28,28 +28,26 @@ export interface ColourParts {
  * (1). Only the parts are converted, not the pixels. Throws a RangeError when no pixel is opaque.
  */
 export function colourParts({ data }: Picture, sides: Uint8Array): ColourParts {
-  const counts = new Uint32Array(HISTOGRAM_BINS * 2);
-  const sums = new Uint32Array(HISTOGRAM_BINS * 2 * 3);
+  // A cell's count and sums stand together, in one line of the processor's memory.
+  const sums = new Uint32Array(HISTOGRAM_BINS * 2 * 4);
   let opaque = 0;
   for (let p = 0, i = 0; p < sides.length; p++, i += 4) {
     if (sides[p] === NO_VALUE) continue;
     const r = data[i];
     const g = data[i + 1];
     const b = data[i + 2];
-    const k = sides[p] * HISTOGRAM_BINS + histogramBin(r, g, b);
-    counts[k]++;
-    sums[k * 3] += r;
-    sums[k * 3 + 1] += g;
-    sums[k * 3 + 2] += b;
+    const at = (sides[p] * HISTOGRAM_BINS + histogramBin(r, g, b)) << 2;
+    sums[at]++;
+    sums[at + 1] += r;
+    sums[at + 2] += g;
+    sums[at + 3] += b;
     opaque++;
   }
   if (opaque === 0) throw new RangeError('nothing to read: every pixel is transparent');
   const occupied: number[] = [];
-  counts.forEach((count, k) => {
-    if (count > 0) occupied.push(k);
-  });
+  for (let k = 0; k < HISTOGRAM_BINS * 2; k++) if (sums[k * 4] > 0) occupied.push(k);
   const parts: ColourParts = {
-    share: Float64Array.from(occupied, (k) => counts[k] / opaque),
+    share: Float64Array.from(occupied, (k) => sums[k * 4] / opaque),
     side: Uint8Array.from(occupied, (k) => (k >= HISTOGRAM_BINS ? 1 : 0)),
     oklab: new Float64Array(occupied.length * 3),
     chroma: new Float64Array(occupied.length),
@@ -57,7 +55,10 @@ export function colourParts({ data }: Picture, sides: Uint8Array): ColourParts {
     value: new Float64Array(occupied.length),
   };
   occupied.forEach((k, part) => {
-    const [r, g, b] = [0, 1, 2].map((c) => toLinear(sums[k * 3 + c] / counts[k] / 255));
+    const count = sums[k * 4];
+    const r = toLinear(sums[k * 4 + 1] / count / 255);
+    const g = toLinear(sums[k * 4 + 2] / count / 255);
+    const b = toLinear(sums[k * 4 + 3] / count / 255);
     writeOklab(r, g, b, parts.oklab, part * 3);
     const a = parts.oklab[part * 3 + 1];
     const bb = parts.oklab[part * 3 + 2];

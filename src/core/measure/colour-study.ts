@@ -1,20 +1,16 @@
 import { PAINTERS_WHEEL, WHEELS, type Wheel, type WheelId } from '../colour/wheel';
-import { blocksOf, sampledBlocks } from '../picture/blocks';
-import { colourGrid, type ColourGrid } from '../picture/colour-grid';
-import type { Picture } from '../picture/picture';
-import { DEFAULT_SQUINT, squinter } from '../picture/squint';
-import { valueImageOf, valueOfEdge, type ValueImage } from '../picture/value-map';
+import { DEFAULT_SQUINT } from '../picture/squint';
+import { valueOfEdge } from '../picture/value-map';
 import { readAccents, type AccentPlace } from './accents';
 import { readChroma, type ChromaReading } from './chroma';
 import { chromaByLight, type ChromaByLight } from './chroma-by-light';
 import { colourParts, type ColourParts } from './colour-parts';
-import { FOCUS_CELLS } from './focus';
 import { readHarmony, type HarmonyReading } from './harmony';
 import { readHues, type HueReading } from './hues';
 import { readKeyColour, type KeyColour } from './key-colour';
 import { sideMap, splitEdge, type Correction } from './light-and-shadow';
-import { MASS_CELLS, massesOf, type Masses } from './masses';
 import { readsAs, type ReadsAs } from './reads-as';
+import type { MeasureSources } from './sources';
 import { readTemperature, type TemperatureReading } from './temperature-spread';
 import { zoneEdges, type ZoneCut } from './zones';
 
@@ -41,66 +37,37 @@ export interface KeptColours {
   wheels: Record<WheelId, WheelStudy>;
 }
 
-/** The inputs of a colour reading. */
-export interface ColourSources {
-  picture: Picture;
-  /** The squinted picture, with its values. */
-  through: ValueImage;
-  /** On `FOCUS_CELLS` cells. */
-  grid: ColourGrid;
-  /** Of the squinted picture. */
-  masses: Masses;
-}
-
 export interface ColourSettings {
   /** The zones that temperature is read by. */
   zones: ZoneCut;
-  wheel?: Wheel;
+  /** A share of the diagonal (0–0.05). */
+  squint?: number;
   corrections?: readonly Correction[];
 }
 
 /** The whole colour reading. Throws a RangeError when no pixel is opaque. */
 export function readColourStudy(
-  picture: Picture,
-  { squint, ...settings }: ColourSettings & { squint?: number },
-): ColourStudy {
-  return readColours(sourcesOf(picture, squint), settings);
-}
-
-/** `readColourStudy` of what is known of a picture already. */
-export function readColours(
-  sources: ColourSources,
-  { wheel = PAINTERS_WHEEL, ...settings }: ColourSettings,
+  sources: MeasureSources,
+  { wheel = PAINTERS_WHEEL, ...settings }: ColourSettings & { wheel?: Wheel },
 ): ColourStudy {
   const { parts, wheelless } = readWithoutWheel(sources, settings);
   return { ...wheelless, ...readOnWheel(parts, wheel) };
 }
 
 /** The whole colour reading on every wheel. Throws a RangeError when no pixel is opaque. */
-export function readKeptColours(
-  picture: Picture,
-  { squint, ...settings }: Omit<ColourSettings, 'wheel'> & { squint?: number },
-): KeptColours {
-  const { parts, wheelless } = readWithoutWheel(sourcesOf(picture, squint), settings);
+export function readKeptColours(sources: MeasureSources, settings: ColourSettings): KeptColours {
+  const { parts, wheelless } = readWithoutWheel(sources, settings);
   const wheels = WHEELS.map((wheel) => [wheel.id, readOnWheel(parts, wheel)]);
   return { wheelless, wheels: Object.fromEntries(wheels) as KeptColours['wheels'] };
 }
 
-function sourcesOf(picture: Picture, squint = DEFAULT_SQUINT): ColourSources {
-  const blocks = blocksOf(picture);
-  const squinted = squinter(picture, () => blocks)(squint);
-  return {
-    picture,
-    through: valueImageOf(squinted),
-    grid: colourGrid(picture, blocks, FOCUS_CELLS),
-    masses: massesOf(colourGrid(squinted, sampledBlocks(squinted), MASS_CELLS)),
-  };
-}
-
 function readWithoutWheel(
-  { picture, through, grid, masses }: ColourSources,
-  { zones, corrections = [] }: Omit<ColourSettings, 'wheel'>,
+  sources: MeasureSources,
+  { zones, squint = DEFAULT_SQUINT, corrections = [] }: ColourSettings,
 ): { parts: ColourParts; wheelless: WheellessStudy } {
+  const { picture } = sources;
+  const through = sources.through(squint);
+  const grid = sources.grid();
   const sides = sideMap(through, corrections);
   const parts = colourParts(picture, sides);
   const thresholds = zoneEdges(through.counts, zones).map(valueOfEdge);
@@ -111,7 +78,7 @@ function readWithoutWheel(
       byLight: chromaByLight(grid, sides, picture, valueOfEdge(splitEdge(through))),
       accents: readAccents(grid),
     },
-    readsAs: readsAs(masses),
+    readsAs: readsAs(sources.masses(squint).masses),
   };
   return { parts, wheelless };
 }

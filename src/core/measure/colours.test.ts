@@ -6,13 +6,18 @@ import { temperature } from '../colour/temperature';
 import { EVEN_WHEEL, WHEELS } from '../colour/wheel';
 import type { Picture } from '../picture/picture';
 import { toneTable } from './chroma';
-import { readColourStudy, readKeptColours, type ColourSettings } from './colour-study';
+import { readColourStudy, readKeptColours } from './colour-study';
+import { measureSources } from './sources';
 import type { SchemeName } from './harmony';
 
 type Bytes = [number, number, number];
 const hue = (h: number, C = 0.1, L = 0.6): Bytes => bytesFromOklab(oklabFromOklch({ L, C, h }));
-const read = (picture: Picture, part: Partial<ColourSettings> = {}) =>
-  readColourStudy(picture, { zones: { zones: 3, breaks: 'even' }, squint: 0, ...part });
+const read = (picture: Picture, part: Partial<Parameters<typeof readColourStudy>[1]> = {}) =>
+  readColourStudy(measureSources(picture), {
+    zones: { zones: 3, breaks: 'even' },
+    squint: 0,
+    ...part,
+  });
 /** How far two hues are apart, degrees. */
 const apart = (one: number, other: number) => Math.abs(((one - other + 540) % 360) - 180);
 
@@ -277,7 +282,7 @@ describe('every colour reading', () => {
       [hue(140, 0.01), 0.2],
     ]);
     const zones = { zones: 3, breaks: 'even' as const };
-    const { wheelless, wheels } = readKeptColours(picture, { zones, squint: 0 });
+    const { wheelless, wheels } = readKeptColours(measureSources(picture), { zones, squint: 0 });
     for (const wheel of WHEELS)
       expect({ ...wheelless, ...wheels[wheel.id] }).toEqual(read(picture, { wheel }));
   });

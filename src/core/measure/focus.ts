@@ -65,8 +65,9 @@ const REASONS = ['value', 'hue', 'chroma'] as const;
  */
 export function readFocus(grid: ColourGrid): FocusReading {
   const sums = sumsOf(grid);
-  const whole = spreadIn(sums, 0, 0, grid.width, grid.height);
-  const scale = (reason: Reason) => Math.max(FLOORS[reason], whole[reason]);
+  spreadIn(sums, 0, 0, grid.width, grid.height);
+  const scales = REASONS.map((reason, k) => Math.max(FLOORS[reason], spread[k]) * SCALES.length);
+  const floors = REASONS.map((reason) => FLAT * FLOORS[reason]);
   const diagonal = Math.hypot(grid.across, grid.down);
   const reaches = SCALES.map((share) => Math.max(1, Math.round(share * diagonal)));
   const cells = grid.width * grid.height;
@@ -75,11 +76,9 @@ export function readFocus(grid: ColourGrid): FocusReading {
   for (let c = 0; c < cells; c++) {
     if (!grid.mask[c]) continue;
     for (const reach of reaches) {
-      const spread = spreadAround(sums, grid, c, reach);
-      REASONS.forEach((reason, k) => {
-        if (spread[reason] > FLAT * FLOORS[reason])
-          parts[c * 3 + k] += spread[reason] / scale(reason) / reaches.length;
-      });
+      spreadAround(sums, grid, c, reach);
+      for (let k = 0; k < 3; k++)
+        if (spread[k] > floors[k]) parts[c * 3 + k] += spread[k] / scales[k];
     }
     strength[c] = Math.hypot(parts[c * 3], parts[c * 3 + 1], parts[c * 3 + 2]);
   }
@@ -217,7 +216,7 @@ function sumsOf({ width, height, oklab, value, mask }: ColourGrid): IntegralImag
 function spreadAround(sums: IntegralImage, grid: ColourGrid, cell: number, reach: number) {
   const x = cell % grid.width;
   const y = Math.floor(cell / grid.width);
-  return spreadIn(
+  spreadIn(
     sums,
     Math.max(0, x - reach),
     Math.max(0, y - reach),
@@ -227,22 +226,15 @@ function spreadAround(sums: IntegralImage, grid: ColourGrid, cell: number, reach
 }
 
 const box = new Float64Array(CHANNELS);
+/** What `spreadIn` read last, in the order of `REASONS`: written over, so that loops over cells allocate nothing. */
+const spread = new Float64Array(REASONS.length);
 
-/** Standard deviations inside a box of cells. */
-function spreadIn(
-  sums: IntegralImage,
-  x0: number,
-  y0: number,
-  x1: number,
-  y1: number,
-): Record<Reason, number> {
+/** Standard deviations inside a box of cells, into `spread`. */
+function spreadIn(sums: IntegralImage, x0: number, y0: number, x1: number, y1: number): void {
   boxSum(sums, x0, y0, x1, y1, box);
   const n = Math.max(1, box[0]);
-  const root = (square: number) => Math.sqrt(Math.max(0, square));
   const chroma = box[3] / n;
-  return {
-    value: root(box[2] / n - (box[1] / n) ** 2),
-    chroma: root(box[4] / n - chroma ** 2),
-    hue: root(chroma ** 2 - (box[5] / n) ** 2 - (box[6] / n) ** 2),
-  };
+  spread[0] = Math.sqrt(Math.max(0, box[2] / n - (box[1] / n) ** 2));
+  spread[1] = Math.sqrt(Math.max(0, chroma ** 2 - (box[5] / n) ** 2 - (box[6] / n) ** 2));
+  spread[2] = Math.sqrt(Math.max(0, box[4] / n - chroma ** 2));
 }

@@ -40,18 +40,18 @@ export function groupLight({ data }: Picture, map: Uint8Array, groups: number): 
  * each pixel: within a cell it is as good as linear.
  */
 export function groupColours({ data }: Picture, map: Uint8Array, groups: number): GroupColour[] {
-  const counts = new Uint32Array(HISTOGRAM_BINS * groups);
-  const sums = new Uint32Array(HISTOGRAM_BINS * groups * 3);
+  // A cell's count and sums stand together, in one line of the processor's memory.
+  const sums = new Uint32Array(HISTOGRAM_BINS * groups * 4);
   for (let p = 0, i = 0; p < map.length; p++, i += 4) {
     if (map[p] >= groups) continue;
     const r = data[i];
     const g = data[i + 1];
     const b = data[i + 2];
-    const k = map[p] * HISTOGRAM_BINS + histogramBin(r, g, b);
-    counts[k]++;
-    sums[k * 3] += r;
-    sums[k * 3 + 1] += g;
-    sums[k * 3 + 2] += b;
+    const at = (map[p] * HISTOGRAM_BINS + histogramBin(r, g, b)) << 2;
+    sums[at]++;
+    sums[at + 1] += r;
+    sums[at + 2] += g;
+    sums[at + 3] += b;
   }
   const ok = new Float64Array(3);
   return Array.from({ length: groups }, (_, group) => {
@@ -59,10 +59,12 @@ export function groupColours({ data }: Picture, map: Uint8Array, groups: number)
     let chroma = 0;
     const lab = [0, 0, 0];
     for (let k = group * HISTOGRAM_BINS; k < (group + 1) * HISTOGRAM_BINS; k++) {
-      const n = counts[k];
+      const n = sums[k * 4];
       if (n === 0) continue;
       pixels += n;
-      const [r, g, b] = [0, 1, 2].map((c) => toLinear(sums[k * 3 + c] / n / 255));
+      const r = toLinear(sums[k * 4 + 1] / n / 255);
+      const g = toLinear(sums[k * 4 + 2] / n / 255);
+      const b = toLinear(sums[k * 4 + 3] / n / 255);
       writeOklab(r, g, b, ok, 0);
       for (let c = 0; c < 3; c++) lab[c] += n * ok[c];
       chroma += n * Math.hypot(ok[1], ok[2]);

@@ -72,9 +72,9 @@ function mergeCells(grid: ColourGrid): Regions {
   const { width, height, oklab, mask } = grid;
   const cells = width * height;
   const ends = gridEdges(grid);
-  const gaps = Float64Array.from({ length: ends.length / 2 }, (_, edge) =>
-    gapBetween(oklab, ends[edge * 2], ends[edge * 2 + 1]),
-  );
+  const gaps = new Float64Array(ends.length / 2);
+  for (let edge = 0; edge < gaps.length; edge++)
+    gaps[edge] = gapBetween(oklab, ends[edge * 2], ends[edge * 2 + 1]);
   const order = countingSort(gaps);
   const parent = disjointSets(cells);
   const size = new Int32Array(cells).fill(1);

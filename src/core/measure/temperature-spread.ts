@@ -5,6 +5,7 @@ import type { Place } from '../picture/framing';
 import { OPAQUE, type Picture } from '../picture/picture';
 import { LINEAR_OF_BYTE } from '../colour/srgb';
 import { writeOklab } from '../colour/oklab';
+import { boxSums } from '../raster/box-sums';
 import { meanColour, type ColourParts } from './colour-parts';
 
 export interface TemperaturePlace extends Place {
@@ -55,34 +56,31 @@ export function readTemperature(
 /** The coolest and the warmest place, each a mean of the cells around it. */
 function extremes(grid: ColourGrid): [TemperaturePlace, TemperaturePlace] {
   const { width, height, oklab, mask } = grid;
-  let coolest: TemperaturePlace | null = null;
-  let warmest: TemperaturePlace | null = null;
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      if (!mask[y * width + x]) continue;
-      let n = 0;
-      const sum = [0, 0, 0];
-      for (let j = Math.max(0, y - REACH); j <= Math.min(height - 1, y + REACH); j++)
-        for (let i = Math.max(0, x - REACH); i <= Math.min(width - 1, x + REACH); i++) {
-          const c = j * width + i;
-          if (!mask[c]) continue;
-          n++;
-          for (let k = 0; k < 3; k++) sum[k] += oklab[c * 3 + k];
-        }
-      const [L, a, b] = sum.map((one) => one / n);
-      const here = temperature({ a, b });
-      if (coolest && here >= coolest.temperature && warmest && here <= warmest.temperature)
-        continue;
-      const place = {
-        ...placeOfCell(grid, y * width + x),
-        temperature: here,
-        colour: { L, a, b },
-      };
-      if (!coolest || here < coolest.temperature) coolest = place;
-      if (!warmest || here > warmest.temperature) warmest = place;
-    }
-  if (!coolest || !warmest) throw new RangeError('nothing to read: every pixel is transparent');
-  return [coolest, warmest];
+  const around = new Float64Array(mask.length * 4);
+  for (let c = 0; c < mask.length; c++) {
+    if (!mask[c]) continue;
+    around[c * 4] = 1;
+    for (let k = 0; k < 3; k++) around[c * 4 + 1 + k] = oklab[c * 3 + k];
+  }
+  boxSums(around, width, height, 4, REACH);
+  const mean = (c: number, k: number) => around[c * 4 + k] / around[c * 4];
+  const at = (c: number) => temperature({ a: mean(c, 2), b: mean(c, 3) });
+  let coolest = -1;
+  let warmest = -1;
+  let [least, most] = [Infinity, -Infinity];
+  for (let c = 0; c < mask.length; c++) {
+    if (!mask[c]) continue;
+    const here = at(c);
+    if (here < least) [least, coolest] = [here, c];
+    if (here > most) [most, warmest] = [here, c];
+  }
+  if (coolest < 0) throw new RangeError('nothing to read: every pixel is transparent');
+  const place = (c: number): TemperaturePlace => ({
+    ...placeOfCell(grid, c),
+    temperature: at(c),
+    colour: { L: mean(c, 1), a: mean(c, 2), b: mean(c, 3) },
+  });
+  return [place(coolest), place(warmest)];
 }
 
 /** The temperature of the mean of a grid's cells. */

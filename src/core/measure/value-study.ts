@@ -1,16 +1,11 @@
 import { clampShare } from '../share';
-import { blocksOf, sampledBlocks } from '../picture/blocks';
-import { colourGrid } from '../picture/colour-grid';
-import type { Picture } from '../picture/picture';
-import { squinter } from '../picture/squint';
-import { valueHundredths, valueImageOf, type ValueImage } from '../picture/value-map';
 import { readBalance, type Balance } from './balance';
-import { bordersOf, type Border } from './borders';
+import type { Border } from './borders';
 import { readBrightness, type BrightnessReading } from './brightness';
-import { FOCUS_CELLS, readFocus, type FocusReading } from './focus';
+import { readFocus, type FocusReading } from './focus';
 import { readLightAndShadow, type Correction, type LightAndShadow } from './light-and-shadow';
-import { MASS_CELLS, massesOf } from './masses';
 import { mergingMasses, type Merging } from './separation';
+import type { MeasureSources } from './sources';
 import { readValueEnds, type ValueEnds } from './value-ends';
 import { readCounts, type ValueReading, type ValueSettings } from './values';
 import { zoneBodies, zoneEdges, type Zone, type ZoneBody } from './zones';
@@ -33,25 +28,17 @@ const HALF_A_STEP = 0.5;
 
 /** The whole value reading. One step is a Munsell step. Throws as `readValues` does. */
 export function readValueStudy(
-  picture: Picture,
+  sources: MeasureSources,
   settings: ValueSettings,
   corrections: readonly Correction[] = [],
 ): ValueStudy {
-  const hundredths = valueHundredths(picture);
-  const plain = valueImageOf(picture, hundredths);
-  const blocks = blocksOf(picture);
-  const squinted = squinter(
-    picture,
-    () => blocks,
-    () => hundredths,
-  )(settings.squint);
-  const through: ValueImage = squinted === picture ? plain : valueImageOf(squinted);
+  const plain = sources.plain();
+  const through = sources.through(settings.squint);
   const values = readCounts(plain.counts, through.counts, settings);
   const zones = values.zones.length;
   const bodies = zoneBodies(through, zoneEdges(through.counts, { ...settings, zones }));
-  const masses = massesOf(colourGrid(squinted, sampledBlocks(squinted), MASS_CELLS));
-  const borders = bordersOf(masses);
-  const grid = colourGrid(picture, blocks, FOCUS_CELLS);
+  const { masses, borders } = sources.masses(settings.squint);
+  const grid = sources.grid();
   const { places, quiet } = readFocus(grid);
   return {
     values: {

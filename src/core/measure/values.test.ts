@@ -4,12 +4,13 @@ import type { Picture } from '../picture/picture';
 import { VALUE_BINS } from '../picture/value-map';
 import { carriedBy, readZoneFits, TOLERANCE_NAMES } from './carried';
 import { evenEdges, naturalEdges } from './thresholds';
+import { measureSources } from './sources';
 import { keyOf, quantile, rangeOf, readValues } from './values';
 import type { Breaks } from './zones';
 
 /** Without a squint, so that every pixel counts as it is. */
 const read = (picture: Picture, zones: number, breaks: Breaks) =>
-  readValues(picture, { zones, breaks, squint: 0 });
+  readValues(measureSources(picture), { zones, breaks, squint: 0 });
 /** A picture of flat greys: each value for its share of a thousand pixels. */
 const patches = (parts: readonly [value: number, share: number][]) =>
   paintedBy(1000, 1, (x) => {
@@ -247,12 +248,18 @@ describe('the value reading', () => {
   it('reads zones through the squint and percentiles without it', () => {
     // Grain of two values within one tone, beside a dark mass.
     const speckled = paintedBy(120, 120, (x, y) => greyBytes(x < 40 ? 2 : (x + y) % 2 ? 6 : 7));
-    const sharp = readValues(speckled, { zones: 3, breaks: 'natural', squint: 0 });
-    const through = readValues(speckled, { zones: 3, breaks: 'natural', squint: 0.03 });
+    const sharp = readValues(measureSources(speckled), { zones: 3, breaks: 'natural', squint: 0 });
+    const through = readValues(measureSources(speckled), {
+      zones: 3,
+      breaks: 'natural',
+      squint: 0.03,
+    });
     expect(sharp.carriedBy).toBeGreaterThanOrEqual(2);
     expect(through.carriedBy).toBe(2);
     expect(through.p95).toBe(sharp.p95);
     expect(Math.abs(through.zones[0].share - 1 / 3)).toBeLessThan(0.02);
-    expect(() => readValues(speckled, { zones: 3, breaks: 'even', squint: 0.2 })).toThrow(/squint/);
+    expect(() =>
+      readValues(measureSources(speckled), { zones: 3, breaks: 'even', squint: 0.2 }),
+    ).toThrow(/squint/);
   });
 });

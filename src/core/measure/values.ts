@@ -1,7 +1,5 @@
-import type { Picture } from '../picture/picture';
-import { squint } from '../picture/squint';
-import { valueImageOf } from '../picture/value-map';
 import { carriedBy, readZoneFits, type ZoneFits } from './carried';
+import type { MeasureSources } from './sources';
 import { naturalEdges } from './thresholds';
 import { MIN_ZONES, zoneEdges, zonesOf, type Zone, type ZoneCut } from './zones';
 
@@ -62,11 +60,8 @@ export function quantile(counts: ArrayLike<number>, q: number): number {
  * The value reading of a picture. Throws a RangeError when the picture has no opaque pixel, the
  * number of zones is not 2–9 or the squint not 0–0.05.
  */
-export function readValues(picture: Picture, settings: ValueSettings): ValueReading {
-  const plain = valueImageOf(picture);
-  const squinted = squint(picture, settings.squint);
-  const through = squinted === picture ? plain : valueImageOf(squinted);
-  return readCounts(plain.counts, through.counts, settings);
+export function readValues(sources: MeasureSources, settings: ValueSettings): ValueReading {
+  return readCounts(sources.plain().counts, sources.through(settings.squint).counts, settings);
 }
 
 /** `readValues` from the histograms (`VALUE_BINS` bins) of a picture as it is and squinted at. */

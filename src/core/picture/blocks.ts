@@ -66,20 +66,27 @@ export function sampledBlocks({ width, height, data }: Picture): Blocks {
   return { width: across, height: down, side: BLOCK, rgb, opaque };
 }
 
-/** Blocks of `times` × `times` blocks, as means; `seen` becomes 1 where there is anything to see. */
+/** Blocks of `times` × `times` blocks, as means; `opaque` becomes 1 where anything is opaque. */
 export function coarsen(blocks: Blocks, times: number): Blocks {
   const width = Math.ceil(blocks.width / times);
   const height = Math.ceil(blocks.height / times);
   const rgb = new Float32Array(width * height * 3);
   const opaque = new Float32Array(width * height);
-  for (let y = 0, b = 0; y < blocks.height; y++) {
+  for (let y = 0; y < blocks.height; y++) {
     const row = ((y / times) | 0) * width;
-    for (let x = 0; x < blocks.width; x++, b++) {
-      const c = row + ((x / times) | 0);
-      rgb[c * 3] += blocks.rgb[b * 3];
-      rgb[c * 3 + 1] += blocks.rgb[b * 3 + 1];
-      rgb[c * 3 + 2] += blocks.rgb[b * 3 + 2];
-      opaque[c] += blocks.opaque[b];
+    const end = (y + 1) * blocks.width;
+    for (let c = row, b = y * blocks.width; b < end; c++) {
+      let [red, green, blue, count] = [0, 0, 0, 0];
+      for (const next = Math.min(end, b + times); b < next; b++) {
+        red += blocks.rgb[b * 3];
+        green += blocks.rgb[b * 3 + 1];
+        blue += blocks.rgb[b * 3 + 2];
+        count += blocks.opaque[b];
+      }
+      rgb[c * 3] += red;
+      rgb[c * 3 + 1] += green;
+      rgb[c * 3 + 2] += blue;
+      opaque[c] += count;
     }
   }
   for (let c = 0; c < opaque.length; c++) {

@@ -6,19 +6,33 @@ export function boxSums(
   of: number,
   reach: number,
 ): void {
-  const line = new Float64Array(Math.max(width, height));
-  const along = (start: number, step: number, length: number) => {
-    for (let n = 0; n < length; n++) line[n] = numbers[start + n * step];
-    let sum = 0;
-    for (let n = 0; n < Math.min(reach, length); n++) sum += line[n];
-    for (let n = 0; n < length; n++) {
-      if (n + reach < length) sum += line[n + reach];
-      if (n - reach - 1 >= 0) sum -= line[n - reach - 1];
-      numbers[start + n * step] = sum;
-    }
-  };
-  for (let k = 0; k < of; k++) {
-    for (let y = 0; y < height; y++) along(y * width * of + k, of, width);
-    for (let x = 0; x < width; x++) along(x * of + k, width * of, height);
+  const row = width * of;
+  for (let y = 0; y < height; y++) slide(numbers, y * row, of, width, of, reach);
+  // All columns at once, a row after the other, as they lie in memory.
+  slide(numbers, 0, row, height, row, reach);
+}
+
+/** Sums along a line of `length` places, `step` apart, each of `of` numbers that are summed apart. */
+function slide(
+  numbers: Float64Array,
+  start: number,
+  step: number,
+  length: number,
+  of: number,
+  reach: number,
+): void {
+  const line = new Float64Array(length * of);
+  for (let n = 0; n < length; n++)
+    for (let k = 0, at = start + n * step; k < of; k++) line[n * of + k] = numbers[at + k];
+  const sums = new Float64Array(of);
+  for (let n = 0; n < Math.min(reach, length); n++)
+    for (let k = 0; k < of; k++) sums[k] += line[n * of + k];
+  for (let n = 0; n < length; n++) {
+    const at = start + n * step;
+    const enters = (n + reach) * of;
+    const leaves = (n - reach - 1) * of;
+    if (enters < line.length) for (let k = 0; k < of; k++) sums[k] += line[enters + k];
+    if (leaves >= 0) for (let k = 0; k < of; k++) sums[k] -= line[leaves + k];
+    for (let k = 0; k < of; k++) numbers[at + k] = sums[k];
   }
 }

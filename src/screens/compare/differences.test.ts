@@ -1,5 +1,6 @@
 import { PAINTERS_WHEEL } from '@/core/colour/wheel';
 import { readColourStudy } from '@/core/measure/colour-study';
+import { measureSources } from '@/core/measure/sources';
 import { readValues } from '@/core/measure/values';
 import { paintedBy } from '@/core/testing';
 import type { ComparedStudy } from '@/contracts/compare';
@@ -19,8 +20,8 @@ function studyOf(title: string, ...bands: Rgb[]): ComparedStudy {
     maker: '',
     pictureId: title,
     swatches: [],
-    values: readValues(picture, { ...zones, squint: 0 }),
-    colours: readColourStudy(picture, { zones, wheel: PAINTERS_WHEEL, squint: 0 }),
+    values: readValues(measureSources(picture), { ...zones, squint: 0 }),
+    colours: readColourStudy(measureSources(picture), { zones, wheel: PAINTERS_WHEEL, squint: 0 }),
   };
 }
 

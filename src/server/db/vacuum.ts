@@ -9,6 +9,8 @@ let cleanedAt = 0;
 
 /** Rows that were inserted, updated or deleted since the statistics began. */
 async function rowsWritten(): Promise<number> {
+  // Else what was written in the last second is not counted yet.
+  await rows(sql`select pg_stat_force_next_flush()`);
   const [{ written }] = await rows<{ written: string | number | null }>(
     sql`select sum(n_tup_ins + n_tup_upd + n_tup_del) as written from pg_stat_user_tables`,
   );

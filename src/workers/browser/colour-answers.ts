@@ -4,7 +4,7 @@ import { intensityWord, NEUTRAL_CHROMA } from '@/core/colour/intensity';
 import type { Oklab } from '@/core/colour/oklab';
 import { valueOfOklab } from '@/core/colour/value';
 import { familyOf, wheelOf } from '@/core/colour/wheel';
-import { readColours } from '@/core/measure/colour-study';
+import { readColourStudy } from '@/core/measure/colour-study';
 import { meanTemperature, temperaturePicture } from '@/core/measure/temperature-spread';
 import { HISTOGRAM_BINS, histogramBin } from '@/core/picture/colour-histogram';
 import { OPAQUE, type Picture } from '@/core/picture/picture';
@@ -16,16 +16,12 @@ import type { DerivedImages } from './derived-images';
 /** What the step Colours is answered. */
 export const colourAnswers = {
   colours({ settings, corrections, wheel }, { images }) {
-    const { picture, through, grid, masses, framed } = images;
-    return readColours(
-      {
-        picture,
-        through: through(settings.squint),
-        grid: grid(),
-        masses: masses(settings.squint).masses,
-      },
-      { zones: settings, wheel: wheelOf(wheel), corrections: framed(corrections) },
-    );
+    return readColourStudy(images, {
+      zones: settings,
+      squint: settings.squint,
+      wheel: wheelOf(wheel),
+      corrections: images.framed(corrections),
+    });
   },
 
   /** The picture in greys of its temperature about its mean: the lighter the warmer. */

@@ -2,6 +2,7 @@ export { pushJob } from './push-job';
 export { readJob } from './read-job';
 import { readKeptColours, type KeptColours } from '@/core/measure/colour-study';
 import type { Correction } from '@/core/measure/light-and-shadow';
+import { measureSources } from '@/core/measure/sources';
 import { readValues, type ValueReading } from '@/core/measure/values';
 import type { ZoneCut } from '@/core/measure/zones';
 import { extractPalette, type Extraction, type ExtractionSettings } from '@/core/palette/extract';
@@ -28,11 +29,12 @@ export interface ReadingResult {
 
 export default function readingJob(job: ReadingJob): ReadingResult {
   const picture = develop(job.picture, job.development);
+  const sources = measureSources(picture);
   return {
-    values: readValues(picture, job.values),
+    values: readValues(sources, job.values),
     colours:
       job.colours &&
-      readKeptColours(picture, {
+      readKeptColours(sources, {
         zones: job.values,
         squint: job.values.squint,
         corrections: framedStrokes(

@@ -1,0 +1,45 @@
+import { keepLast, once } from '../once';
+import { blocksOf, sampledBlocks, type Blocks } from '../picture/blocks';
+import { colourGrid, type ColourGrid } from '../picture/colour-grid';
+import type { Picture } from '../picture/picture';
+import { squinter } from '../picture/squint';
+import { valueHundredths, valueImageOf, type ValueImage } from '../picture/value-map';
+import { bordersOf, type Border } from './borders';
+import { FOCUS_CELLS } from './focus';
+import { MASS_CELLS, massesOf, type Masses } from './masses';
+
+/** What several measures of a picture need, each made when it is first wanted. */
+export interface MeasureSources {
+  picture: Picture;
+  blocks: () => Blocks;
+  plain: () => ValueImage;
+  /** As squinted at (a share of the diagonal); the last squint is kept. Throws a RangeError outside 0–0.05. */
+  through: (squint: number) => ValueImage;
+  /** On `FOCUS_CELLS` cells. */
+  grid: () => ColourGrid;
+  /** Of the squinted picture. */
+  masses: (squint: number) => { masses: Masses; borders: Border[] };
+}
+
+export function measureSources(picture: Picture): MeasureSources {
+  const blocks = once(() => blocksOf(picture));
+  const hundredths = once(() => valueHundredths(picture));
+  const plain = once(() => valueImageOf(picture, hundredths()));
+  const squint = squinter(picture, blocks, hundredths);
+  const through = keepLast((radius: number): ValueImage => {
+    const squinted = squint(radius);
+    return squinted === picture ? plain() : valueImageOf(squinted);
+  });
+  return {
+    picture,
+    blocks,
+    plain,
+    through,
+    grid: once(() => colourGrid(picture, blocks(), FOCUS_CELLS)),
+    masses: keepLast((radius: number) => {
+      const squinted = through(radius).picture;
+      const masses = massesOf(colourGrid(squinted, sampledBlocks(squinted), MASS_CELLS));
+      return { masses, borders: bordersOf(masses) };
+    }),
+  };
+}
