@@ -88,6 +88,12 @@ function coloursReport({ hues, keyColour, temperature, chroma, harmony, readsAs 
       ...temperature,
       warmest: withHex(temperature.warmest),
       coolest: withHex(temperature.coolest),
+      pairs: temperature.pairs.map(({ light, shadow, lean, weight }) => ({
+        light: withHex(light),
+        shadow: withHex(shadow),
+        lean,
+        weight,
+      })),
     },
     chroma: { ...chroma, accents: chroma.accents.map(withHex) },
     harmony: harmony.fits,

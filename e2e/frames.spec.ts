@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { appFor, expect, test } from './app';
-import { choose, openStudy, toStep } from './page-actions';
+import { choose, isReady, openStudy, toStep } from './page-actions';
 
 const app = appFor('demo', 'reads');
 const MOVES = 24;
@@ -12,6 +12,22 @@ function nextFrame(page: Page): Promise<void> {
   return page.evaluate(
     () => new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve))),
   );
+}
+
+/** Presses on a slider's handle, wherever what is still loading pushes it before it is held. */
+async function grasp(page: Page, handle: Locator): Promise<{ x: number; y: number }> {
+  let at = { x: 0, y: 0 };
+  await expect(async () => {
+    await page.mouse.up();
+    await handle.scrollIntoViewIfNeeded();
+    await handle.evaluate((element) => element.blur());
+    const box = (await handle.boundingBox())!;
+    at = { x: box.x + box.width / 2, y: box.y + Math.min(8, box.height / 2) };
+    await page.mouse.move(at.x, at.y);
+    await page.mouse.down();
+    await expect(handle).toBeFocused({ timeout: 2000 });
+  }).toPass();
+  return at;
 }
 
 test('zones, thresholds and squint follow the hand at every move, whatever is still computed', async ({
@@ -30,14 +46,10 @@ test('zones, thresholds and squint follow the hand at every move, whatever is st
     if (name.startsWith('Threshold')) {
       await page.reload();
       await expect(slider(name)).toBeVisible();
+      await isReady(page);
     }
     const handle = slider(name);
-    await handle.scrollIntoViewIfNeeded();
-    const box = (await handle.boundingBox())!;
-    const y = box.y + Math.min(8, box.height / 2);
-    const x = box.x + box.width / 2;
-    await page.mouse.move(x, y);
-    await page.mouse.down();
+    const { x, y } = await grasp(page, handle);
     // To one side and back: at each place the value is at the next frame what it was on the way there.
     const there: number[] = [];
     const back: number[] = [];

@@ -13,7 +13,7 @@ const options = {
 };
 const PREFIX = 'const { Math } = globalThis;';
 
-export default {
+const transformer = {
   createTransformer() {
     const swc = swcJest.createTransformer(options);
     return {
@@ -30,3 +30,4 @@ export default {
     };
   },
 };
+export default transformer;

@@ -12,7 +12,7 @@ export interface Known {
   keyColour: string;
   light: { from: string; what: string };
   /** Whether the light is warmer or cooler than the shadow, by the colours that were laid down. */
-  lightIs: 'warmer' | 'cooler' | 'alike';
+  lightIs: 'warmer' | 'cooler' | 'alike' | 'mixed';
   /** What the whole was pulled toward, in OKLab a and b; null where no cast was laid over it. */
   cast: readonly [a: number, b: number] | null;
   /** Small colours that a plain average loses, each as one of the masses. */

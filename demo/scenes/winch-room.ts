@@ -97,7 +97,8 @@ export const winchRoom = drawn({
     harmony: 'analogous, with opposite accent',
     keyColour: 'orange',
     light: { from: 'upper right', what: 'one hanging lamp' },
-    lightIs: 'warmer',
+    // All has its chroma in proportion to its lightness, as under one lamp: beside its own dark nothing is warmer.
+    lightIs: 'mixed',
     cast: null,
     accents: ['night window'],
     hidden: [],

@@ -8,6 +8,7 @@ import { LINEAR_OF_BYTE } from '../../src/core/colour/srgb';
 import { readColourStudy } from '../../src/core/measure/colour-study';
 import type { ValueEnds } from '../../src/core/measure/value-ends';
 import { measureSources } from '../../src/core/measure/sources';
+import type { Verdict } from '../../src/core/measure/warm-cool';
 import { readValueStudy } from '../../src/core/measure/value-study';
 import { extractPalette, type ExtractedSwatch } from '../../src/core/palette/extract';
 import type { Picture } from '../../src/core/picture/picture';
@@ -34,8 +35,8 @@ export interface PictureReport {
     p95: number;
     carriedBy: number;
   };
-  /** How much warmer the light is than the shadow, and what share of the picture it takes. */
-  light: { warmer: number; share: number };
+  /** What the light is against the shadow, and what share of the picture it takes. */
+  light: { is: Verdict | null; share: number };
   /** Share of each family, the family of the key, and the best scheme; null for what there is none of. */
   colours: { families: Record<string, number>; key: string | null; scheme: string | null };
   /** Where contrast is strongest. */
@@ -75,9 +76,9 @@ async function holdUp(picture: DemoPicture): Promise<PictureReport> {
     squint: DEFAULT_SQUINT,
   });
   const { key, range, p5, median, p95, carriedBy } = study.values;
-  const { light, shadow } = study.lightAndShadow;
+  const { light } = study.lightAndShadow;
   const [focus] = study.focus.places;
-  const { hues, keyColour, harmony } = readColourStudy(sources, {
+  const { hues, keyColour, harmony, temperature } = readColourStudy(sources, {
     zones: { zones: 4, breaks: 'natural' },
   });
   const { swatches } = extractPalette(working, { count: 9 });
@@ -87,10 +88,7 @@ async function holdUp(picture: DemoPicture): Promise<PictureReport> {
     longSide: Math.max(width, height),
     truth,
     values: { key, range, p5, median, p95, carriedBy },
-    light: {
-      warmer: (light?.temperature ?? 0) - (shadow?.temperature ?? 0),
-      share: light?.share ?? 0,
-    },
+    light: { is: temperature.verdict, share: light?.share ?? 0 },
     ends: { lights: study.values.lights, darks: study.values.darks },
     focus: focus ?? null,
     colours: {

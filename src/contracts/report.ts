@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { INTENSITY_WORDS } from '@/core/colour/intensity';
 import { SCHEMES } from '@/core/measure/harmony';
+import { VERDICTS } from '@/core/measure/warm-cool';
 
 const value = z.number().min(0).max(10);
 const share = z.number().min(0).max(1);
@@ -46,6 +47,8 @@ const massSchema = z.object({ hex, share, value, ...place });
 const degrees = z.number().min(0).max(360);
 const temperature = z.number().min(-3).max(3);
 
+const pairSide = z.object({ ...place, hex, value });
+
 const coloursSchema = z.object({
   hues: z.object({
     dominant: z.array(
@@ -80,6 +83,12 @@ const coloursSchema = z.object({
     warmest: z.object({ ...place, temperature, hex }),
     coolest: z.object({ ...place, temperature, hex }),
     zones: z.array(temperature.nullable()),
+    /** Of the light, against the shadow: by the vote of pairs of one local colour; null where there are none. */
+    verdict: z.enum(VERDICTS).nullable(),
+    votes: z.object({ warmer: share, cooler: share, alike: share }),
+    pairs: z.array(
+      z.object({ light: pairSide, shadow: pairSide, lean: temperature, weight: share }),
+    ),
   }),
   chroma: z.object({
     p5: chroma,

@@ -3,6 +3,7 @@ import { INTENSITY_WORDS } from '@/core/colour/intensity';
 import type { WheellessStudy, WheelStudy } from '@/core/measure/colour-study';
 import { SCHEMES } from '@/core/measure/harmony';
 import type { ValueReading } from '@/core/measure/values';
+import { VERDICTS } from '@/core/measure/warm-cool';
 import { MAX_ZONES } from '@/core/measure/zones';
 import { KEYS, RANGES } from './study';
 
@@ -41,6 +42,7 @@ export const storedValuesSchema = z.object({
   shadow: value,
 }) satisfies z.ZodType<ValueReading>;
 
+const pairSide = z.object({ ...place, colour, value });
 const temperaturePlace = z.object({ ...place, temperature, colour });
 
 export const storedColoursSchema = z.object({
@@ -51,6 +53,19 @@ export const storedColoursSchema = z.object({
     warmest: temperaturePlace,
     coolest: temperaturePlace,
     zones: z.array(temperature.nullable()).max(9),
+    verdict: z.enum(VERDICTS).nullable(),
+    votes: z.object({ warmer: fraction, cooler: fraction, alike: fraction }),
+    pairs: z
+      .array(
+        z.object({
+          light: pairSide,
+          shadow: pairSide,
+          masses: z.tuple([z.number().int().min(0), z.number().int().min(0)]),
+          lean: temperature,
+          weight: share,
+        }),
+      )
+      .max(8),
   }),
   chroma: z.object({
     p5: chroma,

@@ -1,15 +1,15 @@
 import type { Oklab } from './oklab';
 
 const WARM_HUE = (55 * Math.PI) / 180;
-const WARM_A = Math.cos(WARM_HUE);
-const WARM_B = Math.sin(WARM_HUE);
+/** The direction in a, b in which colours grow warmer. */
+export const WARM_AXIS = [Math.cos(WARM_HUE), Math.sin(WARM_HUE)] as const;
 
 /**
  * How warm (+) or cool (−) a colour is, −3 to 3: OKLab a and b projected on the axis from hue 55°
  * to 235°, in units of 0.10. Only differences mean anything: "the shadow is cooler by 0.8".
  */
 export function temperature({ a, b }: Pick<Oklab, 'a' | 'b'>): number {
-  const along = (a * WARM_A + b * WARM_B) / 0.1;
+  const along = (a * WARM_AXIS[0] + b * WARM_AXIS[1]) / 0.1;
   return Math.min(3, Math.max(-3, along));
 }
 

@@ -12,11 +12,12 @@ import { sideMap, splitEdge, type Correction } from './light-and-shadow';
 import { readsAs, type ReadsAs } from './reads-as';
 import type { MeasureSources } from './sources';
 import { readTemperature, type TemperatureReading } from './temperature-spread';
+import { readWarmCool, type WarmCoolReading } from './warm-cool';
 import { zoneEdges, type ZoneCut } from './zones';
 
 /** The part that is the same on every wheel of families. */
 export interface WheellessStudy {
-  temperature: TemperatureReading;
+  temperature: TemperatureReading & WarmCoolReading;
   chroma: ChromaReading & { byLight: ChromaByLight; accents: AccentPlace[] };
   readsAs: ReadsAs[];
 }
@@ -71,14 +72,18 @@ function readWithoutWheel(
   const sides = sideMap(through, corrections);
   const parts = colourParts(picture, sides);
   const thresholds = zoneEdges(through.counts, zones).map(valueOfEdge);
+  const { masses, borders } = sources.masses(squint);
   const wheelless = {
-    temperature: readTemperature(parts, grid, thresholds),
+    temperature: {
+      ...readTemperature(parts, grid, thresholds),
+      ...readWarmCool(masses, borders),
+    },
     chroma: {
       ...readChroma(parts),
       byLight: chromaByLight(grid, sides, picture, valueOfEdge(splitEdge(through))),
       accents: readAccents(grid),
     },
-    readsAs: readsAs(sources.masses(squint).masses),
+    readsAs: readsAs(masses),
   };
   return { parts, wheelless };
 }
