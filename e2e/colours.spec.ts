@@ -1,4 +1,6 @@
 import type { Page } from '@playwright/test';
+import { oklabFromBytes } from '@/core/colour/hex';
+import { valueOfOklab } from '@/core/colour/value';
 import { appFor, expect, test } from './app';
 import { choose, onStage, openStudy, pixelAt, toStep, toTab } from './page-actions';
 
@@ -31,25 +33,45 @@ test('hues: what it is in, the tide and the key; a family dims the rest, on thre
   await expect(family('blue-green')).toBeVisible();
 });
 
-test('warmth: light against shadow, the ends, and a map without colour', async ({ page }) => {
+test('warmth: light against shadow, pairs, one of one’s own, and a map of one value', async ({
+  page,
+}) => {
   await openStudy(page, app.url, 'Lower station, rain at dusk');
   await toStep(page, 'Colours');
   await toTab(page, 'warmth');
-  await expect(finding(page)).toContainText(/The light is warmer than the shadow by 0\.\d/);
+  await expect(finding(page)).toContainText(
+    /The light is warmer than the shadow, by about \d\.\d where one colour stands in both/,
+  );
+  await expect(
+    page.getByRole('button', { name: /(warmer|cooler) \d\.\d$|alike$/ }).first(),
+  ).toBeVisible();
   const [x, y] = await onStage(page, 0.77, 0.5);
-  const greyness = async () => {
-    const [r, g, b] = await pixelAt(page, x, y);
-    return Math.max(r, g, b) - Math.min(r, g, b);
+  const [x2, y2] = await onStage(page, 0.2, 0.2);
+  const valueAt = async (px: number, py: number) => {
+    const [r, g, b] = await pixelAt(page, px, py);
+    return valueOfOklab(oklabFromBytes([r, g, b]));
   };
-  expect(await greyness()).toBeGreaterThan(40);
   await page.getByRole('button', { name: /^Map of temperature/ }).click();
-  await expect.poll(greyness).toBe(0);
+  await expect.poll(() => valueAt(x, y)).toBeCloseTo(6.5, 0);
+  await expect.poll(() => valueAt(x2, y2)).toBeCloseTo(6.5, 0);
   await expect(page).toHaveURL(/warmth=map/);
   await page.reload();
   await expect(page.getByRole('button', { name: 'Back to the picture' })).toBeVisible();
-  await expect.poll(greyness).toBe(0);
+  await expect.poll(() => valueAt(x2, y2)).toBeCloseTo(6.5, 0);
   await page.getByRole('button', { name: 'Back to the picture' }).click();
-  await expect.poll(greyness).toBeGreaterThan(40);
+  await expect.poll(() => valueAt(x2, y2)).toBeLessThan(5);
+
+  await page.getByRole('button', { name: 'A pair of your own …' }).click();
+  const own = page.getByTestId('own-pair');
+  await expect(own).toContainText('Touch one colour where it is lit');
+  await page.mouse.click(x, y);
+  await expect(own).toContainText('other side of the light');
+  await page.mouse.click(x2, y2);
+  await expect(own).toContainText(/Brought to one value, the lighter is warmer by \d\.\d/);
+  await page.reload();
+  await expect(own).toContainText(/Brought to one value/);
+  await page.getByRole('button', { name: 'Leave the pair' }).click();
+  await expect(own).toHaveCount(0);
 });
 
 test('intensity and harmony: shares, accents, ranked schemes and what falls outside', async ({

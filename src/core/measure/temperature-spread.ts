@@ -1,3 +1,5 @@
+import { atValue } from '../colour/at-value';
+import { bytesFromOklab } from '../colour/hex';
 import type { Oklab } from '../colour/oklab';
 import { temperature } from '../colour/temperature';
 import { placeOfCell, type ColourGrid } from '../picture/colour-grid';
@@ -96,10 +98,26 @@ export function meanTemperature({ oklab, mask }: ColourGrid): number {
   return cells === 0 ? 0 : temperature({ a: a / cells, b: b / cells });
 }
 
-/** How far from the mean a temperature has to lie to be drawn white or black. */
+/** How far from the mean a temperature has to lie to be drawn in full colour, and how strong that is. */
 const SPAN = 0.9;
+const FULL_CHROMA = 0.11;
+/** All of the map is of one value, so that it can't be read as light and shadow. */
+const MAP_VALUE = 6.5;
+const WARM_HUE = 55;
+const COOL_HUE = 235;
+const MAP_STEPS = 255;
 
-/** The picture in greys of its temperature about `mean`: the lighter the warmer. */
+/** The colours of the map from coolest to warmest, three bytes each. */
+const MAP_COLOURS: Uint8Array = Uint8Array.from(
+  Array.from({ length: MAP_STEPS + 1 }, (_, step) => {
+    const far = (2 * step) / MAP_STEPS - 1;
+    return bytesFromOklab(
+      atValue(MAP_VALUE, far < 0 ? COOL_HUE : WARM_HUE, () => Math.abs(far) * FULL_CHROMA),
+    );
+  }).flat(),
+);
+
+/** The picture in its temperature about `mean`: orange is warmer, blue cooler, grey between, all of one value. */
 export function temperaturePicture({ width, height, data }: Picture, mean: number): Picture {
   const out = new Uint8ClampedArray(data.length);
   const ok = new Float32Array(3);
@@ -112,8 +130,9 @@ export function temperaturePicture({ width, height, data }: Picture, mean: numbe
       ok,
       0,
     );
-    const grey = 128 + (127 * (temperature({ a: ok[1], b: ok[2] }) - mean)) / SPAN;
-    out[i] = out[i + 1] = out[i + 2] = grey;
+    const far = (temperature({ a: ok[1], b: ok[2] }) - mean) / SPAN;
+    const step = Math.round(((1 + Math.min(1, Math.max(-1, far))) / 2) * MAP_STEPS);
+    for (let k = 0; k < 3; k++) out[i + k] = MAP_COLOURS[step * 3 + k];
     out[i + 3] = 255;
   }
   return { width, height, data: out };

@@ -1,6 +1,7 @@
 import { cutText } from '@/core/text';
 import type { ValueScale } from '@/core/colour/value-scale';
 import { huesItIsIn } from '@/core/measure/hues';
+import type { Verdict } from '@/core/measure/warm-cool';
 import type { ComparedStudy } from '@/contracts/compare';
 import { capital, list, percent, stepWords } from '@/ui/words';
 
@@ -97,18 +98,17 @@ const keyDifference: Say = ({ one, other, first, second }) => {
   return `The key is ${before} in ${first}, ${after} in ${second}.`;
 };
 
+const LIGHT_WORDS: Record<Verdict, string> = {
+  warmer: 'warmer than the shadow',
+  cooler: 'cooler than the shadow',
+  alike: 'as warm as the shadow',
+  mixed: 'warmer than the shadow in places and cooler in others',
+};
+
 const lightDifference: Say = ({ one, other, first, second }) => {
-  const parts = ({ colours: { temperature } }: ComparedStudy) =>
-    temperature.light === null || temperature.shadow === null
-      ? null
-      : temperature.light - temperature.shadow;
-  const [before, after] = [parts(one), parts(other)];
-  if (before === null || after === null || Math.abs(before - after) < SAME_TEMPERATURE) return null;
-  const words = (by: number) =>
-    Math.abs(by) < SAME_TEMPERATURE / 2
-      ? 'as warm as the shadow'
-      : `${by > 0 ? 'warmer' : 'cooler'} than the shadow by ${Math.abs(by).toFixed(1)}`;
-  return `The light is ${words(before)} in ${first}, ${words(after)} in ${second}.`;
+  const [before, after] = [one, other].map(({ colours }) => colours.temperature.verdict);
+  if (before === null || after === null || before === after) return null;
+  return `The light is ${LIGHT_WORDS[before]} in ${first}, ${LIGHT_WORDS[after]} in ${second}.`;
 };
 
 const temperatureDifference: Say = ({ one, other, second }) => {

@@ -1,4 +1,6 @@
 import type { QueryKind, QueryOf, VeilPart } from '@/contracts/desk-query/desk-query';
+import { oklabFromBytes } from '@/core/colour/hex';
+import { valueOfOklab } from '@/core/colour/value';
 import { paintedBy } from '@/core/testing';
 import type { Picture } from '@/core/picture/picture';
 import { answerQuery } from './answers';
@@ -162,9 +164,17 @@ describe('veils', () => {
     expect([isClear(neutral, 150, 20), isClear(neutral, 50, 150)]).toEqual([true, false]);
   });
 
-  it('are greys of temperature, the warmer the lighter', () => {
+  it('are a map of temperature, orange where it is warmer, blue where cooler, all of one value', () => {
     const map = ask({ kind: 'temperature' });
-    expect(pixel(map, 50, 150)[0]).toBeGreaterThan(pixel(map, 150, 20)[0]);
-    expect(pixel(map, 250, 150)[0]).toBeLessThan(pixel(map, 50, 150)[0]);
+    const at = (x: number, y: number) => pixel(map, x, y).slice(0, 3) as [number, number, number];
+    const warmth = (x: number, y: number) => at(x, y)[0] - at(x, y)[2];
+    expect(warmth(50, 150)).toBeGreaterThan(warmth(150, 20));
+    expect(warmth(250, 150)).toBeLessThan(warmth(50, 150));
+    for (const [x, y] of [
+      [50, 150],
+      [150, 20],
+      [250, 150],
+    ])
+      expect(valueOfOklab(oklabFromBytes(at(x, y)))).toBeCloseTo(6.5, 1);
   });
 });

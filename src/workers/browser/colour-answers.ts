@@ -24,7 +24,7 @@ export const colourAnswers = {
     });
   },
 
-  /** The picture in greys of its temperature about its mean: the lighter the warmer. */
+  /** The picture in its temperature about its mean: orange is warmer, blue cooler. */
   temperature: (_, { images }) =>
     temperaturePicture(images.picture, meanTemperature(images.grid())),
 } satisfies Partial<Answers>;

@@ -4,6 +4,7 @@ import type { ChromaReading } from '@/core/measure/chroma';
 import type { DominantHue } from '@/core/measure/hues';
 import type { KeyColour } from '@/core/measure/key-colour';
 import type { ReadsAs } from '@/core/measure/reads-as';
+import type { Verdict } from '@/core/measure/warm-cool';
 import {
   chromaSentence,
   harmonySentence,
@@ -11,6 +12,8 @@ import {
   keySentence,
   renamed,
   readsAsSentence,
+  leanWords,
+  pairSentence,
   warmthSentence,
 } from './colour-sentences';
 import { initials } from '@/ui/tide';
@@ -58,6 +61,14 @@ describe('findings of colour', () => {
 
   it('say which side is the warmer', () => {
     const place = (x: number, hex: string) => ({ x, y: 0.5, temperature: 0, colour: of(hex) });
+    const side = (hex: string) => ({ x: 0.5, y: 0.5, colour: of(hex), value: 5 });
+    const pair = (lean: number, weight: number) => ({
+      light: side('#c09060'),
+      shadow: side('#504050'),
+      masses: [0, 1] as [number, number],
+      lean,
+      weight,
+    });
     const reading = {
       mean: 0,
       light: 0.5,
@@ -65,13 +76,33 @@ describe('findings of colour', () => {
       warmest: place(0.9, '#e08020'),
       coolest: place(0.1, '#204080'),
       zones: [],
+      verdict: 'warmer' as Verdict | null,
+      votes: { warmer: 0.6, cooler: 0.3, alike: 0.1 },
+      pairs: [pair(0.6, 0.1), pair(1, 0.1), pair(-0.2, 0.05)],
     };
     expect(warmthSentence(reading)).toMatch(
-      /^The light is warmer than the shadow by 0\.8\. It is warmest on the right \(.* orange\) and coolest on the left/,
+      /^The light is warmer than the shadow, by about 0\.8 where one colour stands in both\. It is warmest on the right \(.* orange\) and coolest on the left/,
     );
-    expect(warmthSentence({ ...reading, light: -0.6 })).toMatch(/^The light is cooler .* by 0\.3/);
-    expect(warmthSentence({ ...reading, light: -0.3 })).toMatch(/are alike in temperature/);
-    expect(warmthSentence({ ...reading, shadow: null })).toMatch(/^It is warmest/);
+    expect(warmthSentence({ ...reading, verdict: 'cooler' })).toMatch(
+      /^The light is cooler .* about 0\.2/,
+    );
+    expect(warmthSentence({ ...reading, verdict: 'alike' })).toMatch(/are alike in temperature/);
+    expect(warmthSentence({ ...reading, verdict: 'mixed' })).toMatch(
+      /^The light is mixed: warmer than its shadow in 60.% of what can be told, cooler in 30.%/,
+    );
+    expect(warmthSentence({ ...reading, verdict: null, pairs: [] })).toMatch(/^No colour stands/);
+  });
+
+  it('say what a pair of one’s own leans to, whichever was touched first', () => {
+    const [lit, shaded] = ['#d8b080', '#50545c'].map(of);
+    expect(pairSentence(lit, shaded)).toMatch(/the lighter is warmer by \d\.\d/);
+    expect(pairSentence(shaded, lit)).toBe(pairSentence(lit, shaded));
+    expect(pairSentence(of('#808080'), of('#404040'))).toMatch(/alike in temperature/);
+    expect([leanWords(0.32), leanWords(-0.5), leanWords(0.01)]).toEqual([
+      'warmer 0.3',
+      'cooler 0.5',
+      'alike',
+    ]);
   });
 
   it('say how much is strong and where', () => {

@@ -1,4 +1,5 @@
 import { colourName, shortName } from '@/core/colour/name';
+import type { Oklab } from '@/core/colour/oklab';
 import type { AccentPlace } from '@/core/measure/accents';
 import type { ChromaReading } from '@/core/measure/chroma';
 import type { HarmonyReading } from '@/core/measure/harmony';
@@ -6,6 +7,7 @@ import { huesItIsIn, type HueReading } from '@/core/measure/hues';
 import type { KeyColour } from '@/core/measure/key-colour';
 import type { ReadsAs } from '@/core/measure/reads-as';
 import type { TemperatureReading } from '@/core/measure/temperature-spread';
+import { leanBetween, type WarmCoolReading } from '@/core/measure/warm-cool';
 import { placeWords } from '@/core/picture/place-words';
 import { capital, list, percent } from '@/ui/words';
 
@@ -35,16 +37,41 @@ export function keySentence({ family, bands }: KeyColour): string {
   return `The key is ${family}, in the ${list(there)} fifth${there.length > 1 ? 's' : ''} of its values.`;
 }
 
-const SAME_TEMPERATURE = 0.08;
+/** From this lean on, two colours are not alike in temperature. */
+const SAME_LEAN = 0.08;
 
-/** Which side is the warmer, and where the extremes lie. */
-export function warmthSentence({ light, shadow, warmest, coolest }: TemperatureReading): string {
+/** Which side is the warmer, by pairs of one colour in both lights, and where the extremes lie. */
+export function warmthSentence({
+  verdict,
+  votes,
+  pairs,
+  warmest,
+  coolest,
+}: TemperatureReading & WarmCoolReading): string {
   const ends = `It is warmest ${placeWords(warmest)} (${shortName(warmest.colour)}) and coolest ${placeWords(coolest)} (${shortName(coolest.colour)}).`;
-  if (light === null || shadow === null) return ends;
-  const warmer = light - shadow;
-  if (Math.abs(warmer) < SAME_TEMPERATURE)
-    return `Light and shadow are alike in temperature. ${ends}`;
-  return `The light is ${warmer > 0 ? 'warmer' : 'cooler'} than the shadow by ${Math.abs(warmer).toFixed(1)}. ${ends}`;
+  if (verdict === null) return `No colour stands in the light beside itself in the shadow. ${ends}`;
+  if (verdict === 'alike') return `Light and shadow are alike in temperature. ${ends}`;
+  if (verdict === 'mixed')
+    return `The light is mixed: warmer than its shadow in ${percent(votes.warmer)} of what can be told, cooler in ${percent(votes.cooler)}. ${ends}`;
+  const sign = verdict === 'warmer' ? 1 : -1;
+  const agree = pairs.filter(({ lean }) => lean * sign > 0);
+  const weight = agree.reduce((sum, pair) => sum + pair.weight, 0);
+  const by = agree.reduce((sum, pair) => sum + pair.weight * Math.abs(pair.lean), 0) / weight;
+  return `The light is ${verdict} than the shadow${weight > 0 ? `, by about ${by.toFixed(1)} where one colour stands in both` : ''}. ${ends}`;
+}
+
+/** What a lean between a colour in the light and in the shadow is called. */
+export function leanWords(lean: number): string {
+  if (Math.abs(lean) < SAME_LEAN) return 'alike';
+  return `${lean > 0 ? 'warmer' : 'cooler'} ${Math.abs(lean).toFixed(1)}`;
+}
+
+/** What a pair of one's own says, the lighter taken for the light. */
+export function pairSentence(one: Oklab, other: Oklab): string {
+  const [light, shadow] = one.L >= other.L ? [one, other] : [other, one];
+  const lean = leanBetween(light, shadow);
+  if (Math.abs(lean) < SAME_LEAN) return 'Brought to one value, the two are alike in temperature.';
+  return `Brought to one value, the lighter is ${lean > 0 ? 'warmer' : 'cooler'} by ${Math.abs(lean).toFixed(1)}.`;
 }
 
 /** How much is strong, and where it lives. */

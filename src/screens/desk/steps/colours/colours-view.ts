@@ -1,5 +1,5 @@
 import { addressCodec, flag, oneOf } from '@/ui/address';
-import { placeField, type Point, type StepView } from '../../view';
+import { placeField, placesField, type Point, type StepView } from '../../view';
 
 /** The tabs of the step. */
 export const COLOUR_TABS = ['hues', 'warmth', 'chroma', 'harmony', 'reads-as'] as const;
@@ -11,6 +11,10 @@ interface ColoursView {
   place: Point | null;
   /** Whether the map of temperature lies over the picture. */
   warmthMap: boolean;
+  /** Whether touching the picture chooses two places of one colour, one in the light and one in the shadow. */
+  choosesPair: boolean;
+  /** Those places of the original: none, the first, or both. */
+  pair: readonly Point[];
 }
 
 export const coloursView: StepView<ColoursView> = {
@@ -22,5 +26,7 @@ export const coloursView: StepView<ColoursView> = {
     }),
     place: placeField('asked'),
     warmthMap: flag('warmth', 'map'),
+    choosesPair: flag('pair', 'own'),
+    pair: placesField('of-pair', 2),
   }),
 };

@@ -13,9 +13,8 @@ import { useSettings } from '@/ui/settings';
 import { Button } from '@/ui/button';
 import { capital, stepOf, stepWords, valueWords } from '@/ui/words';
 import { useDocument, useStepView } from '../../desk-store';
-import { usePicture } from '../../picture-room';
+import { useColourAt } from '../../pair-of-places';
 import { useAnswer } from '../../use-answer';
-import { placeOf, type Point } from '../../view';
 import { valuesView } from './values-view';
 import { Finding, Section } from '../../panel/panel-parts';
 import { LensChoice } from './lens-choice';
@@ -90,22 +89,6 @@ function TwoPlaces() {
       </Button>
     </>
   );
-}
-
-/** The colour around a place of the original; null while it is not known, or where there is no picture. */
-function useColourAt(place: Point | undefined): Oklab | null {
-  const { framedArea } = usePicture();
-  const { settings } = useSettings();
-  const { value, stale } = useAnswer<'probe'>(
-    place
-      ? {
-          kind: 'probe',
-          place: placeOf(framedArea({ ...place, radius: 0 })),
-          radius: settings.pickRadius,
-        }
-      : null,
-  );
-  return stale ? null : (value?.colour ?? null);
 }
 
 function Place({ letter, colour }: { letter: string; colour: Oklab | null }) {

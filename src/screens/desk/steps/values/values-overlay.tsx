@@ -7,6 +7,7 @@ import { addCorrection } from '@/study/light-edits';
 import { useSettings } from '@/ui/settings';
 import { stepOf } from '@/ui/words';
 import { useDesk, useDocument, useStepView } from '../../desk-store';
+import { usePairMarks, withPlace } from '../../pair-of-places';
 import { usePicture } from '../../picture-room';
 import type { Mark, StepOverlay } from '../../step';
 import { useAnswer, useDrawn } from '../../use-answer';
@@ -86,28 +87,4 @@ function useFocalMarks(isWanted: boolean): readonly Mark[] {
       })),
     [value],
   );
-}
-
-function usePairMarks(pair: readonly Point[]): readonly Mark[] {
-  const { framedArea } = usePicture();
-  const { settings } = useSettings();
-  return useMemo(
-    () =>
-      pair.map((place, i) => ({
-        id: `pair ${i}`,
-        ...framedArea({ ...place, radius: 0 }),
-        radius: settings.pickRadius,
-        strong: true,
-        label: i === 0 ? 'A' : 'B',
-      })),
-    [pair, framedArea, settings.pickRadius],
-  );
-}
-
-/** A new pair of places: the first, then the second, then the one nearer to it moves. */
-function withPlace(pair: readonly Point[], { x, y }: Point): Point[] {
-  const place = { x, y };
-  if (pair.length < 2) return [...pair, place];
-  const away = pair.map((one) => Math.hypot(one.x - x, one.y - y));
-  return away[0] < away[1] ? [place, pair[1]] : [pair[0], place];
 }
