@@ -40,7 +40,7 @@ test('warmth: light against shadow, pairs, one of one’s own, and a map of one 
   await toStep(page, 'Colours');
   await toTab(page, 'warmth');
   await expect(finding(page)).toContainText(
-    /The light is warmer than the shadow, by about \d\.\d where one colour stands in both/,
+    /The light is warmer than the shadow, by \d\.\d where one colour stands in both/,
   );
   await expect(
     page.getByRole('button', { name: /(warmer|cooler) \d\.\d$|alike$/ }).first(),
@@ -68,6 +68,7 @@ test('warmth: light against shadow, pairs, one of one’s own, and a map of one 
   await expect(own).toContainText('other side of the light');
   await page.mouse.click(x2, y2);
   await expect(own).toContainText(/Brought to one value, the lighter is warmer by \d\.\d/);
+  await expect(page).toHaveURL(/of-pair=.*of-pair=/);
   await page.reload();
   await expect(own).toContainText(/Brought to one value/);
   await page.getByRole('button', { name: 'Leave the pair' }).click();

@@ -86,6 +86,7 @@ const coloursSchema = z.object({
     /** Of the light, against the shadow: by the vote of pairs of one local colour; null where there are none. */
     verdict: z.enum(VERDICTS).nullable(),
     votes: z.object({ warmer: share, cooler: share, alike: share }),
+    by: z.number().min(0).max(3).nullable(),
     pairs: z.array(
       z.object({ light: pairSide, shadow: pairSide, lean: temperature, weight: share }),
     ),

@@ -55,6 +55,7 @@ export const storedColoursSchema = z.object({
     zones: z.array(temperature.nullable()).max(9),
     verdict: z.enum(VERDICTS).nullable(),
     votes: z.object({ warmer: fraction, cooler: fraction, alike: fraction }),
+    by: z.number().min(0).max(3).nullable(),
     pairs: z
       .array(
         z.object({

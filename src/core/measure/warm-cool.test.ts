@@ -68,7 +68,10 @@ describe('the lean between two colours', () => {
 
 describe('light against shadow', () => {
   it('is warmer or cooler by what falls on each material, dark and coloured ones too', () => {
-    for (const { verdict } of lit(WARM, WHITE)) expect(verdict).toBe('warmer');
+    for (const { verdict, by, pairs } of lit(WARM, WHITE)) {
+      expect(verdict).toBe('warmer');
+      expect(by).toBeCloseTo(pairs[0].lean, 9);
+    }
     for (const { verdict } of lit(WHITE, WARM)) expect(verdict).toBe('cooler');
     for (const { verdict } of lit(WARM, WARM)) expect(verdict).toBe('alike');
   });

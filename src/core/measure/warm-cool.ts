@@ -32,7 +32,9 @@ export interface WarmCoolReading {
   verdict: Verdict | null;
   /** Of all that votes, the parts that find the light warmer, cooler and alike; together 1, or all 0. */
   votes: { warmer: number; cooler: number; alike: number };
-  /** Those that count most, the first the most. */
+  /** By how much the pairs lean that find so, on average; null where the light is neither warmer nor cooler. */
+  by: number | null;
+  /** Those that speak most for the verdict, the first the most. */
   pairs: TemperaturePair[];
 }
 
@@ -129,8 +131,27 @@ export function readWarmCool({ masses }: Masses, borders: readonly Border[]): Wa
       ];
     })
     .filter(({ weight }) => weight > 0);
-  const pairs = agreed(found).sort((one, other) => other.weight - one.weight);
-  return { ...verdictOf(pairs), pairs: pairs.slice(0, MAX_PAIRS) };
+  const all = agreed(found);
+  const { verdict, votes } = verdictOf(all);
+  const voteOf = ({ lean, weight }: TemperaturePair) => {
+    const decided = Math.min(1, Math.abs(lean) / FULL_LEAN);
+    if (verdict === 'alike') return weight * (1 - decided);
+    const isOnSide = verdict === 'mixed' || lean > 0 === (verdict === 'warmer');
+    return isOnSide ? weight * decided : 0;
+  };
+  const pairs = all
+    .filter((pair) => voteOf(pair) > 0)
+    .sort((one, other) => voteOf(other) - voteOf(one));
+  const weight = pairs.reduce((sum, pair) => sum + pair.weight, 0);
+  const isOneSided = verdict === 'warmer' || verdict === 'cooler';
+  return {
+    verdict,
+    votes,
+    by: isOneSided
+      ? pairs.reduce((sum, pair) => sum + pair.weight * Math.abs(pair.lean), 0) / weight
+      : null,
+    pairs: pairs.slice(0, MAX_PAIRS),
+  };
 }
 
 /** Pairs weighed by how much of all weight agrees with them, squared. */

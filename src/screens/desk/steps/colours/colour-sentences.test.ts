@@ -61,14 +61,6 @@ describe('findings of colour', () => {
 
   it('say which side is the warmer', () => {
     const place = (x: number, hex: string) => ({ x, y: 0.5, temperature: 0, colour: of(hex) });
-    const side = (hex: string) => ({ x: 0.5, y: 0.5, colour: of(hex), value: 5 });
-    const pair = (lean: number, weight: number) => ({
-      light: side('#c09060'),
-      shadow: side('#504050'),
-      masses: [0, 1] as [number, number],
-      lean,
-      weight,
-    });
     const reading = {
       mean: 0,
       light: 0.5,
@@ -78,19 +70,20 @@ describe('findings of colour', () => {
       zones: [],
       verdict: 'warmer' as Verdict | null,
       votes: { warmer: 0.6, cooler: 0.3, alike: 0.1 },
-      pairs: [pair(0.6, 0.1), pair(1, 0.1), pair(-0.2, 0.05)],
+      by: 0.8 as number | null,
+      pairs: [],
     };
     expect(warmthSentence(reading)).toMatch(
-      /^The light is warmer than the shadow, by about 0\.8 where one colour stands in both\. It is warmest on the right \(.* orange\) and coolest on the left/,
+      /^The light is warmer than the shadow, by 0\.8 where one colour stands in both\. It is warmest on the right \(.* orange\) and coolest on the left/,
     );
     expect(warmthSentence({ ...reading, verdict: 'cooler' })).toMatch(
-      /^The light is cooler .* about 0\.2/,
+      /^The light is cooler .* by 0\.8/,
     );
     expect(warmthSentence({ ...reading, verdict: 'alike' })).toMatch(/are alike in temperature/);
     expect(warmthSentence({ ...reading, verdict: 'mixed' })).toMatch(
       /^The light is mixed: warmer than its shadow in 60.% of what can be told, cooler in 30.%/,
     );
-    expect(warmthSentence({ ...reading, verdict: null, pairs: [] })).toMatch(/^No colour stands/);
+    expect(warmthSentence({ ...reading, verdict: null, by: null })).toMatch(/^No colour stands/);
   });
 
   it('say what a pair of one’s own leans to, whichever was touched first', () => {

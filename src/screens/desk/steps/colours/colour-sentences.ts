@@ -44,7 +44,7 @@ const SAME_LEAN = 0.08;
 export function warmthSentence({
   verdict,
   votes,
-  pairs,
+  by,
   warmest,
   coolest,
 }: TemperatureReading & WarmCoolReading): string {
@@ -53,11 +53,7 @@ export function warmthSentence({
   if (verdict === 'alike') return `Light and shadow are alike in temperature. ${ends}`;
   if (verdict === 'mixed')
     return `The light is mixed: warmer than its shadow in ${percent(votes.warmer)} of what can be told, cooler in ${percent(votes.cooler)}. ${ends}`;
-  const sign = verdict === 'warmer' ? 1 : -1;
-  const agree = pairs.filter(({ lean }) => lean * sign > 0);
-  const weight = agree.reduce((sum, pair) => sum + pair.weight, 0);
-  const by = agree.reduce((sum, pair) => sum + pair.weight * Math.abs(pair.lean), 0) / weight;
-  return `The light is ${verdict} than the shadow${weight > 0 ? `, by about ${by.toFixed(1)} where one colour stands in both` : ''}. ${ends}`;
+  return `The light is ${verdict} than the shadow, by ${(by ?? 0).toFixed(1)} where one colour stands in both. ${ends}`;
 }
 
 /** What a lean between a colour in the light and in the shadow is called. */

@@ -40,7 +40,7 @@ export function WarmthTab({ reading: { temperature: reading } }: { reading: Colo
         className="mb-3 w-full aria-pressed:bg-ink aria-pressed:text-sheet"
         onClick={() => look({ warmthMap: !map })}
       >
-        {map ? 'Back to the picture' : 'Map of temperature: orange is warmer, blue cooler'}
+        {map ? 'Back to the picture' : 'Map of temperature: orange warm, blue cool'}
       </Button>
       {pairs.length > 0 && (
         <Section title="One colour in both lights" aside="the light is">
