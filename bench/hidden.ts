@@ -96,7 +96,7 @@ function compared(truth: Fog, picture: Picture, quality: number) {
       (_, i) => mostly[i] === label && overlap[i][label] >= 0.5 * sizes[label],
     );
     const { family, hue } = truth.regions[label - 1];
-    const isRight = listed.some((one) => one.family === family);
+    const isRight = listed.some((one) => one.readsAs === family);
     if (isRight) right++;
     const offHue = ({ colour }: { colour: Oklab }) => {
       const [a, b] = subject.ground.cast;

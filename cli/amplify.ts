@@ -17,8 +17,10 @@ export async function hiddenReport(bytes: Uint8Array): Promise<HiddenReport> {
   const { working } = await makeWorkingCopy(bytes);
   const { colours } = readHidden(pushable(working, jpegQuality(bytes)), DEFAULT_PUSH);
   return hiddenReportSchema.parse({
-    hidden: colours.map(({ family, place, share, colour, pushed, sureness }) => ({
-      family,
+    hidden: colours.map(({ readsAs, is, place, share, colour, pushed, sureness }) => ({
+      family: readsAs,
+      readsAs,
+      is,
       place,
       share,
       hex: hexFromOklab(colour),

@@ -60,7 +60,7 @@ describe('the pictures of the demo, pushed', () => {
   it('give up the colours that the fog was composed with', async () => {
     const subject = pushable(await small('passing-loop.jpg', 800));
     const listed = readHidden(subject, { ...NO_PUSH, spread: 0.5 }).colours.map(
-      ({ family, place }) => `${family} ${place}`,
+      ({ readsAs, place }) => `${readsAs} ${place}`,
     );
     // Its truth: warm along the upper edge, red under it, blue-violet in the middle, a thread of blue-green.
     expect(listed).toContain('blue-green across the middle');

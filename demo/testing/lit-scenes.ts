@@ -94,8 +94,8 @@ export function litScene({ sun, above, beside }: LitScene, seed: number): Pictur
     };
   });
   const shot: Shot = {
-    width: 288,
-    height: 200,
+    width: 216,
+    height: 150,
     eye: [0, 2.2, -2.4],
     at: [0, 0.7, 4],
     angle: 38,

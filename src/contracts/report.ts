@@ -186,7 +186,11 @@ export type PaletteReport = z.infer<typeof paletteReportSchema>;
 export const hiddenReportSchema = z.object({
   hidden: z.array(
     z.object({
+      /** The same as `readsAs`. */
       family: z.string(),
+      /** What it seems beside the rest, and what it is: its own lean from neutral, or `neutral`. */
+      readsAs: z.string(),
+      is: z.string(),
       place: z.string(),
       share,
       hex,

@@ -60,16 +60,25 @@ const search = (part: Partial<LibrarySearch>) => librarySearchSchema.parse(part)
 const find = async (part: Partial<LibrarySearch>) =>
   searchLibraries(search(part), 'painters', 0, 60);
 
+/** Words are slow to tell apart, and those of a swatch stay the same. */
+const wordsKnown = new Map<string, string[]>();
+function knownWords(...texts: string[]): string[] {
+  const key = JSON.stringify(texts);
+  const words = wordsKnown.get(key) ?? wordsOf(...texts);
+  wordsKnown.set(key, words);
+  return words;
+}
+
 /** What is asked of one swatch, by the plain functions of the core. */
 function answers({ colour, ...said }: Swatch, of: LibraryContent, query: LibrarySearch): boolean {
   const { C } = oklchFromOklab(colour);
   const value = valueOfOklab(colour);
   const family = C < NEUTRAL_CHROMA ? GREY : familyOf(colour).index;
   const step = INTENSITY_WORDS.indexOf(intensityWord(C));
-  const words = wordsOf(said.name, said.note, of.name, of.note, ...of.tags);
+  const words = knownWords(said.name, said.note, of.name, of.note, ...of.tags);
   const { near, families, values, intensities, temperature: warmth } = query;
   return (
-    wordsOf(query.text).every((word) => words.some((own) => own.startsWith(word))) &&
+    knownWords(query.text).every((word) => words.some((own) => own.startsWith(word))) &&
     (!near || ciede2000(labFromOklab(near.colour), labFromOklab(colour)) <= near.within) &&
     (families.length === 0 || families.includes(family)) &&
     (!values || (value >= values[0] && value <= values[1])) &&

@@ -24,11 +24,17 @@ const ONE_SIDE = 12;
 /** And within this of the cast's own hue one could be the cast that grows or fades: degrees. */
 const FADES = 30;
 /** Stronger ones are not hidden: OKLCH chroma. */
-const HIDDEN_BELOW = 0.07;
+const HIDDEN_BELOW = 0.05;
+/** Up to this chroma a part is joined with its neighbours, so that the soft rim of what is plain goes with it. */
+const JOINED_BELOW = 0.07;
 /** Smaller regions are left out: a share of the picture. */
 const MIN_SHARE = 0.005;
+/** A larger one is a main mass of the picture, plain to see. */
+const MAX_SHARE = 1 / 3;
 /** A region that spreads by more than this share of its departure is many colours, as a pattern is, and not one. */
 const UNEVEN = 0.7;
+/** A departure so many times as far as the cast is from grey is no cast that grows. */
+const FARTHER = 2;
 /** A cast nearer to grey than this has no hue of its own. */
 const NO_HUE = 0.004;
 /** How much of a departure has to happen across a region's rim, where it could be one hue that fades. */
@@ -62,7 +68,9 @@ export function departuresOf(ground: Ground): Departure[] {
   const map = new Int32Array(of.length).fill(-1);
   regions.forEach(({ cells }, i) => cells.forEach((c) => (map[c] = i)));
   return regions.filter((one) => {
-    if (one.cells.length < MIN_SHARE * masked) return false;
+    if (one.cells.length < MIN_SHARE * masked || one.cells.length > MAX_SHARE * masked)
+      return false;
+    if (Math.hypot(one.a, one.b) > HIDDEN_BELOW) return false;
     if (Math.hypot(...one.away) < one.needed) return false;
     if (spreadOf(ground, one) > UNEVEN * Math.hypot(...one.away)) return false;
     return !couldFade(one, cast, fades) || hasRim(ground, one, map);
@@ -100,7 +108,7 @@ function joined(
   const rootOf = (i: number) => findRoot(parent, i);
   // Strong colours are left out: the mean of a strong and a quiet one would pass for a quiet colour that is nowhere.
   const departs = found.map(
-    ({ a, b }) => Math.hypot(a - cast[0], b - cast[1]) >= RIM && Math.hypot(a, b) <= HIDDEN_BELOW,
+    ({ a, b }) => Math.hypot(a - cast[0], b - cast[1]) >= RIM && Math.hypot(a, b) <= JOINED_BELOW,
   );
   const awayOf = (i: number) =>
     [sums[i].a / sums[i].n - cast[0], sums[i].b / sums[i].n - cast[1]] as const;
@@ -156,7 +164,7 @@ function hasOneHue(found: readonly ChromaRegion[], masked: number): boolean {
 function couldFade({ a, b, away }: Departure, cast: readonly [number, number], oneHue: boolean) {
   const chroma = Math.hypot(...cast);
   if (oneHue) return true;
-  if (chroma < NO_HUE) return false;
+  if (chroma < NO_HUE || Math.hypot(...away) > FARTHER * chroma) return false;
   const along = (a * cast[0] + b * cast[1]) / chroma;
   const angle = between(away, cast);
   return along > -NO_HUE && Math.min(angle, 180 - angle) < FADES;

@@ -21,7 +21,7 @@ export interface Ground {
   noise: Float64Array;
   /** Whether its file has rounded quiet colours off: a JPEG of low quality. */
   rough: boolean;
-  /** The a and b that most of what is quiet shares. */
+  /** The middle of what is quiet, in a and b. */
   cast: readonly [number, number];
 }
 
@@ -134,62 +134,54 @@ function bilateralFilter(
 
 /** Up to this chroma a cell has a say in the cast; of a picture that is loud all over, all have. */
 const QUIET = 0.07;
-/** Widths of the mean shift: first wide enough to find the crowd, then narrow enough to leave its neighbours out. */
-const CAST_WIDTHS = [0.006, 0.0025];
-const BINS = 64;
-const SPAN = 0.32;
+/** What neutral weighs beside all quiet cells: where several tints balance, none of them is the cast. */
+const NEUTRAL_PULL = 0.1;
 
 /**
- * The cast: the mode of a and b among the quiet cells, which a few strange regions do not move as
- * they would the mean. Found on a grid of bins, then by mean shift.
- * Source: K. Fukunaga, L. Hostetler, IEEE Trans. Information Theory 21(1), 1975.
+ * The cast: the geometric median of a and b among the quiet cells, drawn toward neutral. A mode would
+ * take one of several equal bands for the cast, another at every draw of noise; a mean would follow a few
+ * strange regions.
  */
 function castOf({ mask }: ColourGrid, even: Float32Array): [number, number] {
-  let cells: number[] = [];
-  for (let c = 0; c < mask.length; c++)
-    if (mask[c] && Math.hypot(even[c * 2], even[c * 2 + 1]) < QUIET) cells.push(c);
-  if (cells.length < 20) cells = Array.from(mask.keys()).filter((c) => mask[c]);
-  if (cells.length === 0) return [0, 0];
-  let [a, b] = densest(cells, even);
-  for (const width of CAST_WIDTHS)
-    for (let turn = 0; turn < 30; turn++) {
-      let sum = 0;
-      let toA = 0;
-      let toB = 0;
-      for (const c of cells) {
-        const away = (even[c * 2] - a) ** 2 + (even[c * 2 + 1] - b) ** 2;
-        const unlike = away / (2 * width ** 2);
-        if (unlike >= FADED) continue;
-        const weight = FADES[(unlike * FADE_STEPS) | 0];
-        sum += weight;
-        toA += weight * even[c * 2];
-        toB += weight * even[c * 2 + 1];
-      }
-      const moved = Math.hypot(toA / sum - a, toB / sum - b);
-      [a, b] = [toA / sum, toB / sum];
-      if (moved < 1e-5) break;
-    }
-  return [a, b];
+  const all = Array.from(mask.keys()).filter((c) => mask[c]);
+  const quiet = all.filter((c) => Math.hypot(even[c * 2], even[c * 2 + 1]) < QUIET);
+  const cells = quiet.length < 20 ? all : quiet;
+  return geometricMedian(cells, even, NEUTRAL_PULL * cells.length);
 }
 
-/** The middle of the bin of a and b with the most in and about it. */
-function densest(cells: readonly number[], even: Float32Array): [number, number] {
-  const counts = new Float64Array(BINS * BINS);
-  const bin = (n: number) => Math.min(BINS - 1, Math.max(0, Math.floor((n / SPAN + 0.5) * BINS)));
-  for (const c of cells) counts[bin(even[c * 2 + 1]) * BINS + bin(even[c * 2])]++;
-  let best = 0;
-  let most = -1;
-  for (let v = 1; v < BINS - 1; v++)
-    for (let u = 1; u < BINS - 1; u++) {
-      let about = 0;
-      for (let dv = -1; dv <= 1; dv++)
-        for (let du = -1; du <= 1; du++)
-          about += counts[(v + dv) * BINS + u + du] * (du || dv ? 0.5 : 1);
-      if (about > most) {
-        most = about;
-        best = v * BINS + u;
-      }
+const MEDIAN_TURNS = 60;
+/** Steps under this end the search: far less than any eye or file can tell. */
+const MEDIAN_STEP = 1e-6;
+
+/**
+ * The point of a and b with the least sum of distances to some cells, and to neutral, which weighs as `neutral` cells.
+ * Source: E. Weiszfeld, Tohoku Mathematical Journal 43, 1937.
+ */
+function geometricMedian(
+  cells: readonly number[],
+  even: Float32Array,
+  neutral: number,
+): [number, number] {
+  let [a, b] = [0, 0];
+  for (const c of cells) {
+    a += even[c * 2] / (cells.length + neutral);
+    b += even[c * 2 + 1] / (cells.length + neutral);
+  }
+  for (let turn = 0; turn < MEDIAN_TURNS; turn++) {
+    let sum = neutral / Math.max(MEDIAN_STEP, Math.sqrt(a * a + b * b));
+    let toA = 0;
+    let toB = 0;
+    for (const c of cells) {
+      const offA = even[c * 2] - a;
+      const offB = even[c * 2 + 1] - b;
+      const weight = 1 / Math.max(MEDIAN_STEP, Math.sqrt(offA * offA + offB * offB));
+      sum += weight;
+      toA += weight * even[c * 2];
+      toB += weight * even[c * 2 + 1];
     }
-  const middle = (n: number) => ((n + 0.5) / BINS - 0.5) * SPAN;
-  return [middle(best % BINS), middle(Math.floor(best / BINS))];
+    const moved = Math.hypot(toA / sum - a, toB / sum - b);
+    [a, b] = [toA / sum, toB / sum];
+    if (moved < MEDIAN_STEP) break;
+  }
+  return [a, b];
 }

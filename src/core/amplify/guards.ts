@@ -38,6 +38,9 @@ const STRONGER_BY = 0.1;
 const TOO_GREEN = 0.01;
 const FEW_NEUTRALS = 0.04;
 const NEUTRALS_BEFORE = 0.1;
+/** Of a picture that is mostly neutral, less than this part of it left is worth a word too. */
+const MOSTLY_NEUTRAL = 0.5;
+const NEUTRALS_KEPT = 0.4;
 /** A deviation of a or b that pushing turns into specks. */
 const NOISY = 0.009;
 /** A cast of this chroma should be corrected before anything is pushed. */
@@ -52,7 +55,9 @@ export function readGuards({ picture, ground, denoiser }: Pushable, after: Pictu
   const says: Record<Guard, boolean> = {
     'too strong': now.strong > TOO_STRONG && now.strong > was.strong + STRONGER_BY,
     greens: now.greens > TOO_GREEN && now.greens > was.greens + TOO_GREEN / 2,
-    'no neutrals': now.neutral < FEW_NEUTRALS && was.neutral > NEUTRALS_BEFORE,
+    'no neutrals':
+      (now.neutral < FEW_NEUTRALS && was.neutral > NEUTRALS_BEFORE) ||
+      (was.neutral > MOSTLY_NEUTRAL && now.neutral < NEUTRALS_KEPT * was.neutral),
     noise: noise > NOISY,
     lossy: ground.rough,
     cast: cast > STRONG_CAST && was.strong < TOO_STRONG,

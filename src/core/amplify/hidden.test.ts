@@ -3,12 +3,12 @@ import { oklabFromOklch } from '../colour/oklab';
 import { PAINTERS_WHEEL, SCREEN_WHEEL } from '../colour/wheel';
 import { paintedBy } from '../testing';
 import type { ColourGrid } from '../picture/colour-grid';
-import { MAX_HIDDEN, readHidden } from './hidden';
+import { MAX_HIDDEN, NEUTRAL, readHidden } from './hidden';
 import { fineLabels, hiddenMapPicture, regionMap, regionOutlines } from './hidden-map';
 import { NO_PUSH } from './push';
 import { pushable } from './pushed';
 import { regionPlace } from './region-place';
-import { EMPTY_KINDS, emptyPicture, fog } from './testing/fogs';
+import { BANDS, bands, EMPTY_KINDS, emptyPicture, fog } from './testing/fogs';
 
 const SPREAD = { ...NO_PUSH, spread: 0.5 };
 const SMALL = { width: 420, height: 280, noise: 2 };
@@ -26,13 +26,55 @@ describe('hidden colours', () => {
       regions.forEach(({ share, family }, i) => {
         if (share < 0.01) return;
         all++;
-        if (colours.some((one) => one.family === family && regionAt(one.point) === i)) found++;
+        if (colours.some((one) => one.readsAs === family && regionAt(one.point) === i)) found++;
       });
       besides += colours.filter(({ point }) => regionAt(point) < 0).length;
     }
     expect(all).toBeGreaterThan(25);
     expect(found / all).toBeGreaterThanOrEqual(0.95);
     expect(besides).toBe(0);
+  });
+
+  it('are what they are in five bands that share a picture, whatever noise is drawn and at half the size', () => {
+    const half = { width: SMALL.width / 2, height: SMALL.height / 2 };
+    const seems = new Map<string, string>();
+    let all = 0;
+    let same = 0;
+    for (const noise of [1, 2, 4])
+      for (let seed = 1; seed <= 3; seed++)
+        for (const { width, height } of [SMALL, half]) {
+          const { colours } = readHidden(pushable(bands(seed, { width, height, noise })), SPREAD);
+          BANDS.forEach((family, i) => {
+            const own = colours.filter(({ point }) => Math.floor(point.x * BANDS.length) === i);
+            if (own[0] && !seems.has(family)) seems.set(family, own[0].readsAs);
+            all++;
+            const isSame = own[0]?.is === family && own[0].readsAs === seems.get(family);
+            if (own.length === 1 && isSame) same++;
+          });
+        }
+    expect(same / all).toBeGreaterThanOrEqual(0.95);
+  });
+
+  it('are named for what they are and for what they seem, where a fog has a tint', () => {
+    const fogged = oklabFromOklch({ L: 0.7, C: 0.02, h: 76 });
+    const grey = { L: 0.7, a: 0.001, b: 0 };
+    const picture = paintedBy(300, 200, (x, y) =>
+      bytesFromOklab(x > 110 && x < 190 && y > 60 && y < 140 ? grey : fogged),
+    );
+    const { colours } = readHidden(pushable(picture), SPREAD);
+    expect(colours).toHaveLength(1);
+    expect(colours[0].is).toBe(NEUTRAL);
+    expect(colours[0].readsAs).toBe('blue');
+  });
+
+  it('are no main mass of a picture, and nothing that is plain to see', () => {
+    const ground = oklabFromOklch({ L: 0.6, C: 0.004, h: 80 });
+    const field = oklabFromOklch({ L: 0.5, C: 0.03, h: 60 });
+    const halves = paintedBy(300, 200, (_, y) => bytesFromOklab(y < 90 ? ground : field));
+    expect(readHidden(pushable(halves), SPREAD).colours).toEqual([]);
+    const plain = oklabFromOklch({ L: 0.6, C: 0.058, h: 250 });
+    const spot = paintedBy(300, 200, (x, y) => bytesFromOklab(x > 200 && y > 120 ? plain : ground));
+    expect(readHidden(pushable(spot), SPREAD).colours).toEqual([]);
   });
 
   it('are none in noise, flat greys and one hue that fades', () => {
@@ -75,8 +117,10 @@ describe('hidden colours', () => {
     const { picture } = fog(6, SMALL);
     const subject = pushable(picture);
     for (const wheel of [PAINTERS_WHEEL, SCREEN_WHEEL])
-      for (const { family } of readHidden(subject, SPREAD, wheel).colours)
-        expect(wheel.families).toContain(family);
+      for (const { readsAs, is } of readHidden(subject, SPREAD, wheel).colours) {
+        expect(wheel.families).toContain(readsAs);
+        expect([...wheel.families, NEUTRAL]).toContain(is);
+      }
   });
 
   it('take two far parts of one colour for one', () => {

@@ -11,8 +11,10 @@ import { regionPlace } from './region-place';
 
 /** A quiet colour that the eye passes over. */
 export interface HiddenColour {
-  /** The family of its departure from the cast. */
-  family: string;
+  /** What it seems beside the rest: the family of its departure from the cast. */
+  readsAs: string;
+  /** What it is: the family of its own lean from neutral, or `NEUTRAL` where it has none to speak of. */
+  is: string;
   /** Where it lies, in words. */
   place: string;
   /** The place deepest inside it, in fractions of the picture. */
@@ -39,9 +41,12 @@ export interface HiddenReading {
 }
 
 export const MAX_HIDDEN = 12;
-/** Two of one family nearer than this in a and b, and in lightness, are one colour in two places. */
-const ALIKE = 0.006;
-const ALIKE_LIGHT = 0.1;
+/** Two of one family nearer than this, CIEDE2000, are one colour in two places: their rows could not be told apart. */
+const ALIKE = 4;
+/** What a colour without a lean is called. */
+export const NEUTRAL = 'neutral';
+/** Nearer to grey than this a colour has no lean: OKLCH chroma. */
+const NO_LEAN = 0.004;
 
 /**
  * The hidden colours of a picture, by sureness times share: regions that depart from the cast by more
@@ -70,7 +75,8 @@ export function readHidden(
       push.cast === 'local' ? castAt(local(), point) : cast,
     );
     return {
-      family: familyName(region, wheel),
+      readsAs: familyName(region, wheel),
+      is: leanOf(colour, wheel),
       place: words,
       point,
       share: region.cells.length / opaque,
@@ -106,6 +112,10 @@ function surenessOf({ away, needed }: Departure): number {
   return 1 - 0.5 ** (Math.hypot(...away) / needed);
 }
 
+function leanOf(colour: Oklab, wheel: Wheel): string {
+  return Math.hypot(colour.a, colour.b) < NO_LEAN ? NEUTRAL : familyOf(colour, wheel).name;
+}
+
 function familyName({ L, away }: Departure, wheel: Wheel): string {
   return familyOf({ L, a: away[0], b: away[1] }, wheel).name;
 }
@@ -117,8 +127,7 @@ function withoutDuplicates(regions: readonly Departure[], wheel: Wheel): Departu
     const like = kept.findIndex(
       (one) =>
         familyName(one, wheel) === familyName(region, wheel) &&
-        Math.hypot(one.a - region.a, one.b - region.b) < ALIKE &&
-        Math.abs(one.L - region.L) < ALIKE_LIGHT,
+        ciede2000(labFromOklab(one), labFromOklab(region)) < ALIKE,
     );
     if (like < 0) kept.push(region);
     else kept[like] = together(kept[like], region);

@@ -65,7 +65,7 @@ export function paletteNames(
   const used = new Set(Array.from(taken, (name) => name.toLowerCase()));
   return colours.map((colour) => {
     const parts = nameParts(colour, wheel);
-    const plain = parts.everyday ? everydayWithValue(parts.everyday, parts.value) : parts.short;
+    const plain = plainName(parts);
     const leaning = fullName(parts);
     const name = [plain, parts.short, leaning].find((candidate) => !used.has(candidate));
     const unique = name ?? numbered(leaning, used);
@@ -76,7 +76,18 @@ export function paletteNames(
 
 /** Names whose value is already understood are not given it twice: nobody says "very dark navy". */
 const VALUE_UNDERSTOOD = new Set([
+  'chestnut',
+  'fir green',
+  'leaf green',
+  'moss',
   'navy',
+  'rose beige',
+  'rust',
+  'sage',
+  'sand',
+  'sienna',
+  'terracotta',
+  'umber',
   'maroon',
   'cream',
   'beige',
@@ -101,7 +112,12 @@ function numbered(name: string, used: ReadonlySet<string>): string {
   return `${name} ${n}`;
 }
 
-/** A name without the lean: what a sentence has room for. */
-export function shortName(colour: Oklab): string {
-  return nameParts(colour).short;
+/** The everyday name with its value word, or intensity, value and family. */
+function plainName({ everyday, value, short }: ColourName): string {
+  return everyday ? everydayWithValue(everyday, value) : short;
+}
+
+/** A name without the lean: what a sentence has room for, and the first that a palette gives. */
+export function shortName(colour: Oklab, wheel: Wheel = PAINTERS_WHEEL): string {
+  return plainName(nameParts(colour, wheel));
 }

@@ -4,7 +4,7 @@ import { everydayName } from './everyday';
 import { inGamut, maxChroma, toGamut } from './gamut';
 import { oklabFromHex } from './hex';
 import { intensityShare, intensityWord } from './intensity';
-import { colourName, nameParts, paletteNames } from './name';
+import { colourName, nameParts, paletteNames, shortName } from './name';
 import { oklabFromOklch, oklchFromOklab, type Oklab } from './oklab';
 import { temperature } from './temperature';
 import {
@@ -109,6 +109,34 @@ describe('intensity', () => {
     );
     expect(intensityShare(oklchFromOklab(of('#ff0000')))).toBeGreaterThan(0.995);
     expect(intensityShare({ L: 1, C: 0, h: 0 })).toBe(0);
+  });
+});
+
+describe('everyday names', () => {
+  it.each([
+    ['a dark earth', { L: 0.32, C: 0.025, h: 70 }, 'umber'],
+    ['a nearly black earth', { L: 0.25, C: 0.02, h: 55 }, 'umber'],
+    ['an earth that light falls on', { L: 0.42, C: 0.04, h: 65 }, 'umber'],
+    ['a red-brown earth', { L: 0.43, C: 0.09, h: 48 }, 'sienna'],
+    ['fired clay', { L: 0.58, C: 0.11, h: 40 }, 'terracotta'],
+    ['a horse', { L: 0.36, C: 0.07, h: 35 }, 'chestnut'],
+    ['a wood floor', { L: 0.5, C: 0.08, h: 60 }, 'brown'],
+    ['leaves in the sun', { L: 0.6, C: 0.14, h: 135 }, 'leaf green'],
+    ['a fir in shade', { L: 0.33, C: 0.05, h: 155 }, 'fir green'],
+    ['willow', { L: 0.68, C: 0.04, h: 130 }, 'sage'],
+    ['a wet bank', { L: 0.48, C: 0.08, h: 132 }, 'moss'],
+    ['a light face', { L: 0.8, C: 0.045, h: 40 }, 'rose beige'],
+    ['a face in half-tone', { L: 0.68, C: 0.075, h: 60 }, 'tan'],
+  ])('call %s what painters do', (_, { L, C, h }, name) => {
+    expect(everydayName(oklabFromOklch({ L, C, h }))).toBe(name);
+  });
+
+  it('are the same in a sentence as in a palette', () => {
+    fc.assert(
+      fc.property(anySrgb, (colour) => {
+        expect(paletteNames([colour])).toEqual([shortName(colour)]);
+      }),
+    );
   });
 });
 
@@ -235,10 +263,10 @@ describe('names', () => {
     ['wheat', '#f5deb3', 'dull very light yellow-orange leaning yellow', 'cream'],
     ['peach puff', '#ffdab9', 'dull very light orange leaning yellow-orange', 'peach'],
     ['gold', '#ffd700', 'strong very light yellow', null],
-    ['sand', '#c2b280', 'dull light yellow leaning yellow-orange', 'tan'],
+    ['sand', '#c2b280', 'dull light yellow leaning yellow-orange', 'sand'],
     ['dark olive green', '#556b2f', 'moderate dark yellow-green', 'olive'],
-    ['olive drab', '#6b8e23', 'strong middle yellow-green', null],
-    ['forest green', '#228b22', 'strong middle green leaning yellow-green', null],
+    ['olive drab', '#6b8e23', 'strong middle yellow-green', 'leaf green'],
+    ['forest green', '#228b22', 'strong middle green leaning yellow-green', 'leaf green'],
     ['sea green', '#2e8b57', 'moderate middle green', null],
     ['mint', '#aaf0d1', 'moderate very light green leaning blue-green', 'mint'],
     ['cadet blue', '#5f9ea0', 'dull middle blue-green', null],

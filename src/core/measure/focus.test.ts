@@ -30,6 +30,23 @@ describe('focus', () => {
     expect(quiet[0].share).toBeGreaterThan(0.7);
   });
 
+  it('finds the one lamp of a dark room, soft glow and all', () => {
+    const field = (x: number, y: number) => {
+      const far = Math.hypot(x - 270, y - 90);
+      // A wheel with sharp spokes stands in the middle, dark on dark.
+      const spoke = Math.hypot(x - 130, y - 120) < 60 && (x + y) % 24 < 10;
+      return far < 9 ? 9 : Math.max(spoke ? 2.4 : 1.1, 5 - far / 12);
+    };
+    const { places } = readFocus(gridOf(paintedBy(320, 240, (x, y) => greyBytes(field(x, y)))));
+    expect(Math.hypot(places[0].x - 270 / 320, places[0].y - 90 / 240)).toBeLessThan(0.06);
+    expect(places[0].reason).toBe('value');
+  });
+
+  it('looks for nothing where a long edge leaves the picture', () => {
+    const { places } = readFocus(gridOf(paintedBy(320, 240, (_, y) => greyBytes(y < 120 ? 3 : 6))));
+    for (const { x } of places) expect(Math.min(x, 1 - x)).toBeGreaterThan(0.02);
+  });
+
   it('calls red against green of one value and strength a contrast of hue', () => {
     const { places } = readFocus(gridOf(paintedBy(320, 240, (x) => (x < 160 ? RED : GREEN))));
     expect(places[0].reason).toBe('hue');

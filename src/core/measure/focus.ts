@@ -56,6 +56,11 @@ const FLOORS: Record<Reason, number> = { value: 0.6, chroma: 0.025, hue: 0.025 }
 /** Contrast in no way above this part of a floor is none. */
 const FLAT = 0.5;
 const REASONS = ['value', 'hue', 'chroma'] as const;
+const VALUE = 0;
+/** So many standard deviations of the picture's value away from its mean, a place is rare: the one lamp in a dark room. */
+const RARE = 2;
+/** What each deviation beyond that adds to a place's contrast. */
+const RARITY = 0.5;
 
 /**
  * Where contrast is strongest and where it rests. Around each cell, in squares of three sizes, the
@@ -67,6 +72,7 @@ export function readFocus(grid: ColourGrid): FocusReading {
   const sums = sumsOf(grid);
   spreadIn(sums, 0, 0, grid.width, grid.height);
   const scales = REASONS.map((reason, k) => Math.max(FLOORS[reason], spread[k]) * SCALES.length);
+  const usualValue = meanValue;
   const floors = REASONS.map((reason) => FLAT * FLOORS[reason]);
   const diagonal = Math.hypot(grid.across, grid.down);
   const reaches = SCALES.map((share) => Math.max(1, Math.round(share * diagonal)));
@@ -79,7 +85,12 @@ export function readFocus(grid: ColourGrid): FocusReading {
       spreadAround(sums, grid, c, reach);
       for (let k = 0; k < 3; k++)
         if (spread[k] > floors[k]) parts[c * 3 + k] += spread[k] / scales[k];
+      if (reach !== reaches[0]) continue;
+      const rare = (Math.abs(meanValue - usualValue) * reaches.length) / scales[VALUE] - RARE;
+      if (rare > 0) parts[c * 3 + VALUE] += RARITY * rare;
     }
+    const inside = insideShare(grid, c, reaches[1]);
+    for (let k = 0; k < 3; k++) parts[c * 3 + k] *= inside;
     strength[c] = Math.hypot(parts[c * 3], parts[c * 3 + 1], parts[c * 3 + 2]);
   }
   const strongest = strength.reduce((most, one) => Math.max(most, one), 0);
@@ -89,6 +100,16 @@ export function readFocus(grid: ColourGrid): FocusReading {
     quiet: quietPlaces(grid, busy),
     busy,
   };
+}
+
+/** How much of the square around a cell lies inside the picture, 0–1: where an edge leaves the picture, nothing comes together. */
+function insideShare({ width, across, down }: ColourGrid, cell: number, reach: number): number {
+  const x = cell % width;
+  const y = Math.floor(cell / width);
+  const side = 2 * reach + 1;
+  const wide = Math.min(across, x + reach + 1) - Math.max(0, x - reach);
+  const tall = Math.min(down, y + reach + 1) - Math.max(0, y - reach);
+  return (wide / side) * (tall / side);
 }
 
 function focalPlaces(
@@ -143,7 +164,7 @@ function halves(grid: ColourGrid, cell: number, reach: number, reason: Reason): 
   };
   const measures = around.map(measure);
   const middle = (Math.min(...measures) + Math.max(...measures)) / 2;
-  const mean = (cells: readonly number[]): Oklab => {
+  const meanOf = (cells: readonly number[]): Oklab => {
     const [L, a, b] = [0, 1, 2].map(
       (k) => cells.reduce((sum, c) => sum + oklab[c * 3 + k], 0) / cells.length,
     );
@@ -151,20 +172,20 @@ function halves(grid: ColourGrid, cell: number, reach: number, reason: Reason): 
   };
   const upper = around.filter((_, i) => measures[i] >= middle);
   const lower = around.filter((_, i) => measures[i] < middle);
-  return [mean(lower.length > 0 ? lower : upper), mean(upper)];
+  return [meanOf(lower.length > 0 ? lower : upper), meanOf(upper)];
 }
 
 /** The direction in a, b along which cells spread most. */
 function mainAxis(cells: readonly number[], oklab: Float32Array): [number, number] {
-  const mean = [1, 2].map(
+  const centre = [1, 2].map(
     (k) => cells.reduce((sum, c) => sum + oklab[c * 3 + k], 0) / cells.length,
   );
   let aa = 0;
   let ab = 0;
   let bb = 0;
   for (const c of cells) {
-    const a = oklab[c * 3 + 1] - mean[0];
-    const b = oklab[c * 3 + 2] - mean[1];
+    const a = oklab[c * 3 + 1] - centre[0];
+    const b = oklab[c * 3 + 2] - centre[1];
     aa += a * a;
     ab += a * b;
     bb += b * b;
@@ -228,12 +249,15 @@ function spreadAround(sums: IntegralImage, grid: ColourGrid, cell: number, reach
 const box = new Float64Array(CHANNELS);
 /** What `spreadIn` read last, in the order of `REASONS`: written over, so that loops over cells allocate nothing. */
 const spread = new Float64Array(REASONS.length);
+/** The mean value that goes with it. */
+let meanValue = 0;
 
 /** Standard deviations inside a box of cells, into `spread`. */
 function spreadIn(sums: IntegralImage, x0: number, y0: number, x1: number, y1: number): void {
   boxSum(sums, x0, y0, x1, y1, box);
   const n = Math.max(1, box[0]);
   const chroma = box[3] / n;
+  meanValue = box[1] / n;
   spread[0] = Math.sqrt(Math.max(0, box[2] / n - (box[1] / n) ** 2));
   spread[1] = Math.sqrt(Math.max(0, chroma ** 2 - (box[5] / n) ** 2 - (box[6] / n) ** 2));
   spread[2] = Math.sqrt(Math.max(0, box[4] / n - chroma ** 2));

@@ -190,7 +190,7 @@ describe('findings of value', () => {
     expect(mergingSentence([], 1)).toMatch(/all one mass/);
     expect(mergingSentence([], 4)).toMatch(/it reads in black and white/);
     expect(mergingSentence([merging], 4)).toMatch(
-      /^One pair of neighbours merges in black and white: .* and .* red, on the right\.$/,
+      /^One pair of neighbours merges in black and white: navy and maroon, on the right\.$/,
     );
     expect(mergingSentence([merging, merging], 4)).toMatch(
       /^Two pairs of neighbours merge .*, above all/,

@@ -92,7 +92,7 @@ describe('the sentence of what was found', () => {
     expect(say({ tags: ['rain'] }, 1)).toBe('One library answers.');
     expect(say({ tags: ['rain'] }, 0)).toBe('No libraries answer.');
     expect(say({ near: { colour: hex('#253354'), within: 5 } }, 4)).toBe(
-      'Four libraries have something near dull very dark blue (#253354).',
+      'Four libraries have something near navy (#253354).',
     );
   });
 });

@@ -24,7 +24,7 @@ const pixel = ({ width, data }: Picture, x: number, y: number) =>
 describe('what the Desk’s worker says of hidden colours', () => {
   it('finds the patch, draws it pushed, and the whole at half the size for a hand', () => {
     const { colours } = ask({ kind: 'hidden', settings: SPREAD, wheel: 'painters' });
-    expect(colours.map(({ family }) => family)).toEqual(['blue']);
+    expect(colours.map(({ readsAs }) => readsAs)).toEqual(['blue']);
     const pushed = ask({ kind: 'pushed', settings: SPREAD, quick: false });
     expect(pixel(pushed, 230, 100)[2]).toBeGreaterThan(pixel(fog, 230, 100)[2] + 8);
     const local = pushSettings({ spread: 0.6, cast: 'local' });

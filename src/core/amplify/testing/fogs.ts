@@ -1,4 +1,4 @@
-import { linearFromOklab, type Oklab } from '../../colour/oklab';
+import { linearFromOklab, oklabFromOklch, type Oklab } from '../../colour/oklab';
 import { toEncoded } from '../../colour/srgb';
 import { hueAtPosition, PAINTERS_WHEEL } from '../../colour/wheel';
 import { pictureOf, type Picture } from '../../picture/picture';
@@ -92,6 +92,23 @@ export function fog(seed: number, settings: Partial<FogSettings> = {}): Fog {
       share: shares[i + 1],
     })),
   };
+}
+
+/** Five quiet bands that share a picture, none of them its cast. */
+export const BANDS = ['yellow-orange', 'red', 'violet', 'blue-green', 'yellow-green'] as const;
+
+/** The five bands side by side, each `away` from grey, with the camera's noise in levels of 255. */
+export function bands(seed: number, { width, height, noise }: FogSettings, away = 0.02): Picture {
+  const grain = noiseFrom(randomFrom(seed));
+  const colours = BANDS.map((family) => {
+    const hue = hueAtPosition(PAINTERS_WHEEL.families.indexOf(family), PAINTERS_WHEEL);
+    return oklabFromOklch({ L: 0.66, C: away, h: hue });
+  });
+  const data = new Uint8ClampedArray(width * height * 4);
+  for (let y = 0, p = 0; y < height; y++)
+    for (let x = 0; x < width; x++, p++)
+      put(data, p, colours[Math.floor((x * BANDS.length) / width)], () => noise * grain());
+  return pictureOf(width, height, data);
 }
 
 export const EMPTY_KINDS = ['noise', 'flat', 'gradient'] as const;

@@ -57,7 +57,7 @@ export function EyeTest({ colour, index, onNext, onClose }: Props) {
   return (
     <>
       <Finding>
-        {capital(colour.family)}, {colour.place}.
+        {capital(colour.readsAs)}, {colour.place}.
       </Finding>
       <div className="mb-2 flex h-16">
         {[colour.colour, colour.pushed].map((one, i) => (
@@ -70,7 +70,7 @@ export function EyeTest({ colour, index, onNext, onClose }: Props) {
       {scores && (
         <p className="mt-2 font-serif text-[17px] leading-tight" role="status">
           {family !== null &&
-            `${departureSentence(family, colour.family, wheelOf(settings.wheel))} `}
+            `${departureSentence(family, colour.readsAs, wheelOf(settings.wheel))} `}
           {guessSentence(scores, settings.scale)}
         </p>
       )}

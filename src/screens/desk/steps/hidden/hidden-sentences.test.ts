@@ -16,7 +16,8 @@ import { leaveAloneSentence } from './leave-alone-sentence';
 import { pushWords } from '../../push-words';
 
 const colour = (family: string, place: string): HiddenColour => ({
-  family,
+  readsAs: family,
+  is: family,
   place,
   point: { x: 0.5, y: 0.5 },
   share: 0.1,

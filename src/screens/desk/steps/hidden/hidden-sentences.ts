@@ -27,7 +27,7 @@ export function hiddenSentence(colours: readonly HiddenColour[]): string {
   const [first, second] = colours;
   const count =
     colours.length === 1 ? 'One quiet colour' : `${COUNTS[colours.length]} quiet colours`;
-  const where = (one: HiddenColour) => `${one.family} ${one.place}`;
+  const where = (one: HiddenColour) => `${one.readsAs} ${one.place}`;
   return second
     ? `${count} the eye passes over, ${where(first)} before all.`
     : `${count} the eye passes over: ${where(first)}.`;

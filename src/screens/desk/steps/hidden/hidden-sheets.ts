@@ -137,7 +137,7 @@ function listed({ pen, width }: SheetCanvas, colours: readonly HiddenColour[], t
     pen.fillStyle = '#000000';
     const words = column - 160;
     pen.font = `400 21px ${family('--font-sans')}`;
-    pen.fillText(fitted(pen, `${capital(one.family)} ${one.place}`, words), x + 152, y + 22);
+    pen.fillText(fitted(pen, `${capital(one.readsAs)} ${one.place}`, words), x + 152, y + 22);
     pen.font = `400 18px ${family('--font-sans')}`;
     pen.fillText(
       fitted(

@@ -80,8 +80,8 @@ interface RowProps {
 }
 
 function Row({ colour, index, onAdd }: RowProps) {
-  const { family, place, share, departure, moved, sureness } = colour;
-  const words = `${family} ${place}`;
+  const { readsAs, is, place, share, departure, moved, sureness } = colour;
+  const words = `${readsAs} ${place}`;
   return (
     <li className="flex items-center gap-2 border-b py-0.5">
       <span className="w-4 shrink-0 text-right font-serif italic">{index + 1}</span>
@@ -100,13 +100,14 @@ function Row({ colour, index, onAdd }: RowProps) {
       </span>
       <Pointing focus={{ kind: 'hidden', index }} className="min-w-0 grow py-1 leading-tight">
         <span className="block text-[15px]">
-          {capital(family)} {place}
+          {capital(readsAs)} {place}
         </span>
         <span
           className="block text-[13px] text-soft"
           title={`Off the overall tint by ${departure.toFixed(3)} in a and b, shifted by ΔE00 ${moved.toFixed(1)}, sureness ${sureness.toFixed(2)}`}
         >
-          {percent(share)}, {shiftWord(moved)}, {sureWord(sureness)}
+          {percent(share)}, {is !== readsAs && `itself ${is}, `}
+          {shiftWord(moved)}, {sureWord(sureness)}
         </span>
       </Pointing>
       <Button

@@ -19,7 +19,7 @@ export function useAddHidden() {
   return (colours: readonly HiddenColour[], halves: Halves) => {
     const { push } = store.getState().history.present.hidden;
     const swatches = colours.flatMap((one): NewSwatch[] => {
-      const where = `${one.family} ${one.place}`;
+      const where = `${one.readsAs} ${one.place}`;
       const plain = {
         share: null,
         locked: false,
