@@ -101,6 +101,14 @@ describe('guards', () => {
     expect(after.strong).toBeGreaterThan(before.strong + 0.5);
   });
 
+  it('say when of a picture that is mostly neutral little stays so', () => {
+    const fogged = paintedBy(WIDTH, HEIGHT, (x) =>
+      colour({ L: 0.7, C: 0.015, h: x < WIDTH / 2 ? 40 : 250 }),
+    );
+    expect(guardsOf(fogged, { spread: 0.6 }).warnings).toContain('no neutrals');
+    expect(guardsOf(fogged, { spread: 0.02 }).warnings).not.toContain('no neutrals');
+  });
+
   it('say when greens go past what foliage does', () => {
     const leaves = paintedBy(WIDTH, HEIGHT, (x) =>
       colour({ L: 0.7, C: x < 30 ? 0.09 : 0.02, h: 140 }),
