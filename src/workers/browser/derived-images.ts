@@ -2,6 +2,7 @@ import { keepMap } from '@/core/amplify/protect';
 import { pushable, pushableLike, pushedRows, rowsOf, type Pushable } from '@/core/amplify/pushed';
 import { allowedMap } from '@/core/amplify/allowed';
 import { once } from '@/core/once';
+import type { Blocks } from '@/core/picture/blocks';
 import { halfSizePicture } from '@/core/picture/half-size';
 import type { Picture } from '@/core/picture/picture';
 import type { Stroke } from '@/core/picture/strokes';
@@ -35,11 +36,12 @@ export interface DerivedImages extends MeasureSources {
 export function deriveImages(
   picture: Picture,
   framed: DerivedImages['framed'],
-  ready: (picture: Picture) => Pushable = pushable,
+  ready: (picture: Picture, blocks: () => Blocks) => Pushable = (of, blocks) =>
+    pushable(of, null, blocks),
 ): DerivedImages {
   const sources = measureSources(picture);
   const { through } = sources;
-  const subject = once(() => ready(picture));
+  const subject = once(() => ready(picture, sources.blocks));
   const rows = once(() => rowsOf(subject()));
 
   const keep = keyed(

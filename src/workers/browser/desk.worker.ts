@@ -52,7 +52,7 @@ const desk = {
     images = deriveImages(
       picture,
       (strokes) => framedStrokes(strokes, development.framing, original, picture),
-      (developed) => pushable(developed, jpegQuality),
+      (developed, blocks) => pushable(developed, jpegQuality, blocks),
     );
     return handOver(copyPicture(images.picture));
   },
