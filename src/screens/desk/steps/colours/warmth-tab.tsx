@@ -40,8 +40,13 @@ export function WarmthTab({ reading: { temperature: reading } }: { reading: Colo
         className="mb-3 w-full aria-pressed:bg-ink aria-pressed:text-sheet"
         onClick={() => look({ warmthMap: !map })}
       >
-        {map ? 'Back to the picture' : 'Map of temperature: orange warm, blue cool'}
+        {map ? 'Back to the picture' : 'Map of temperature'}
       </Button>
+      {map && (
+        <p className="-mt-1 mb-3 text-[15px] leading-tight text-soft">
+          Orange is warmer than the picture’s mean, blue cooler; all of it is of one value.
+        </p>
+      )}
       {pairs.length > 0 && (
         <Section title="One colour in both lights" aside="the light is">
           {pairs.slice(0, MAX_PAIRS).map(({ light, shadow, masses, lean }) => (
