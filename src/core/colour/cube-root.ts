@@ -1,7 +1,7 @@
 /** Places of the table. */
 const STEPS = 4096;
 /** Below this the curve is too steep for straight lines between places. */
-const LEAST = 1 / STEPS;
+const MIN_LIGHT = 1 / STEPS;
 
 /** Cube roots at even steps of the square root, where they are nearly straight: 0 to 1, and one beyond. */
 const ROOTS = Float64Array.from({ length: STEPS + 2 }, (_, step) => Math.cbrt((step / STEPS) ** 2));
@@ -12,7 +12,7 @@ const ROOTS = Float64Array.from({ length: STEPS + 2 }, (_, step) => Math.cbrt((s
  * Outside 1/4096 to 1 it is `Math.cbrt` itself.
  */
 export function cubeRoot(light: number): number {
-  if (!(light >= LEAST && light <= 1)) return Math.cbrt(light);
+  if (!(light >= MIN_LIGHT && light <= 1)) return Math.cbrt(light);
   const place = Math.sqrt(light) * STEPS;
   const step = place | 0;
   const from = ROOTS[step];

@@ -62,7 +62,7 @@ const MIN_DECIDED = 0.3;
 /** From this part of the decided votes on, one side has it. */
 const MAJORITY = 0.6;
 /** Pairs of less weight are hardly one colour. */
-const LEAST_WEIGHT = 1e-6;
+const MIN_WEIGHT = 1e-6;
 const MAX_PAIRS = 8;
 
 /** a and b that a colour would have at the reference lightness under the same light: both grow with L. */
@@ -132,7 +132,7 @@ export function readWarmCool({ masses }: Masses, borders: readonly Border[]): Wa
         },
       ];
     })
-    .filter(({ weight }) => weight > LEAST_WEIGHT);
+    .filter(({ weight }) => weight > MIN_WEIGHT);
   const all = agreed(found);
   const { verdict, votes } = verdictOf(all);
   const voteOf = ({ lean, weight }: TemperaturePair) => {
