@@ -1,5 +1,5 @@
 // `npm run demo`: from a fresh clone to a running Bold Prism with its demo.
-import { existsSync, renameSync, rmSync } from 'node:fs';
+import { existsSync, readdirSync, renameSync, rmdirSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import {
   answering,
@@ -23,12 +23,15 @@ const stopOn = (code, what) => {
 
 stopOn(install(), 'Installing');
 stopOn(build(), 'Building');
-if (!process.env.DATABASE_URL && !existsSync(data)) {
+/** An empty folder is as good as none: nothing was kept in it. */
+const isEmpty = existsSync(data) && readdirSync(data).length === 0;
+if (!process.env.DATABASE_URL && (isEmpty || !existsSync(data))) {
   console.log('Hanging the demo pictures …');
   // Seeded aside and moved into place whole: a half-seeded folder is never mistaken for the person's.
   const aside = `${data}.new`;
   rmSync(aside, { recursive: true, force: true });
   stopOn(runNode('tsx/dist/cli.mjs', ['demo/seed.ts'], { PRISM_DATA: aside }), 'Seeding the demo');
+  if (isEmpty) rmdirSync(data);
   renameSync(aside, data);
 }
 

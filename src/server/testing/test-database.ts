@@ -1,4 +1,7 @@
 import { randomUUID } from 'node:crypto';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
 import pg from 'pg';
 import { closePool } from '@/workers/server/pool';
 import { closeDatabase, setDatabase } from '../db/client';
@@ -10,6 +13,19 @@ import { openFolder, openServer } from '../db/open';
  * PRISM_TEST_DATABASE_URL names, where one is at hand. Answers what to call at the end.
  */
 export async function freshDatabase(): Promise<() => Promise<void>> {
+  // What is written beside the database goes there too, and not where the person's own is kept.
+  const folder = process.env.PRISM_DATA ? null : await mkdtemp(path.join(tmpdir(), 'prism-data-'));
+  if (folder) process.env.PRISM_DATA = folder;
+  const close = await openDatabase();
+  return async () => {
+    await close();
+    if (!folder) return;
+    delete process.env.PRISM_DATA;
+    await rm(folder, { recursive: true, force: true });
+  };
+}
+
+async function openDatabase(): Promise<() => Promise<void>> {
   const server = process.env.PRISM_TEST_DATABASE_URL;
   if (!server) {
     setDatabase(await openFolder(null));
