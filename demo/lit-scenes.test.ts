@@ -7,7 +7,7 @@ import { LIT_SCENES, litScene } from './testing/lit-scenes';
 const SEEDS = [11, 12, 13, 14];
 
 describe('coloured lights on known materials', () => {
-  it('are told warmer, cooler or alike in three of five arrangements, as hard as materials at random are', () => {
+  it('are told warmer, cooler or alike in two of three arrangements, as hard as materials at random are', () => {
     const wrong: string[] = [];
     for (const scene of LIT_SCENES)
       for (const seed of SEEDS) {
@@ -16,6 +16,6 @@ describe('coloured lights on known materials', () => {
         if (verdict !== scene.truth) wrong.push(`${scene.name}, ${seed}: ${verdict}`);
       }
     const all = LIT_SCENES.length * SEEDS.length;
-    expect({ wrong, right: all - wrong.length >= 0.6 * all }).toMatchObject({ right: true });
+    expect({ wrong, right: all - wrong.length >= (2 / 3) * all }).toMatchObject({ right: true });
   }, 120_000);
 });

@@ -169,7 +169,7 @@ describe('a crafted backup', () => {
   it('does not run through a file of empty lines', async () => {
     const entries = await entriesOf(file());
     const crafted = path.join(folder, 'crafted.zip');
-    const lines = new Map(entries).set('tables/study.jsonl', Buffer.alloc(120 * 1024 * 1024, '\n'));
+    const lines = new Map(entries).set('tables/study.jsonl', Buffer.alloc(300 * 1024 * 1024, '\n'));
     const bytes = await zipOf(lines);
     expect(bytes.length).toBeLessThan(1024 * 1024);
     await writeFile(crafted, bytes);
@@ -177,7 +177,7 @@ describe('a crafted backup', () => {
     const archive = await openArchive(crafted);
     await expect(standingsOf(archive)).rejects.toThrow(/line 1 is no row/);
     archive.close();
-    expect(process.memoryUsage.rss() - before).toBeLessThan(80 * 1024 * 1024);
+    expect(process.memoryUsage.rss() - before).toBeLessThan(200 * 1024 * 1024);
   }, 60_000);
 
   it('is not taken for one where a history of nearly the same states packs very tightly', async () => {

@@ -1,6 +1,6 @@
 import { ciede2000Of } from '../colour/ciede2000';
 import { writeLab } from '../colour/cielab';
-import { writeOklab, type Oklab } from '../colour/oklab';
+import { oklabFromLinear, type Oklab } from '../colour/oklab';
 import { LINEAR_OF_BYTE } from '../colour/srgb';
 import type { Place } from './framing';
 import { OPAQUE, type Picture } from './picture';
@@ -59,7 +59,6 @@ export function probe(picture: Picture, place: Place, radius: number): Probe | n
 }
 
 function summarize(data: Uint8ClampedArray, at: readonly number[]): Omit<Probe, 'pixels'> {
-  const ok = new Float64Array(3);
   const sum = [0, 0, 0];
   const labSum = [0, 0, 0];
   const labs = new Float64Array(at.length * 3);
@@ -67,12 +66,13 @@ function summarize(data: Uint8ClampedArray, at: readonly number[]): Omit<Probe, 
     const r = LINEAR_OF_BYTE[data[i]];
     const g = LINEAR_OF_BYTE[data[i + 1]];
     const b = LINEAR_OF_BYTE[data[i + 2]];
-    writeOklab(r, g, b, ok, 0);
+    // What a person reads off the picture is told exactly, not by the table of cube roots.
+    const ok = oklabFromLinear({ r, g, b });
     writeLab(r, g, b, labs, k * 3);
-    for (let c = 0; c < 3; c++) {
-      sum[c] += ok[c];
-      labSum[c] += labs[k * 3 + c];
-    }
+    sum[0] += ok.L;
+    sum[1] += ok.a;
+    sum[2] += ok.b;
+    for (let c = 0; c < 3; c++) labSum[c] += labs[k * 3 + c];
   });
   const n = at.length;
   const [L, a, b] = labSum.map((total) => total / n);
