@@ -12,6 +12,12 @@ import { accentsAmong, generated, type Mass, type Scene } from './scenes';
 
 const COUNTS = [5, 8, 12];
 const SEEDS = 24;
+/** Seeds from here on are for judging alone: how many pictures of each kind. */
+const FIRST_HELD_OUT = 301;
+const HELD_OUT = [
+  ['flat', 24],
+  ['shaded', 48],
+] as const;
 const DEMO = [
   ['conductor', 'webp'],
   ['enamel-tile', 'webp'],
@@ -69,8 +75,10 @@ function tried({ palette }: Rival, scene: Scene, count: number): Result {
   const start = performance.now();
   const swatches = palette(scene.picture, count);
   const milliseconds = performance.now() - start;
-  const kept = scene.accents.filter(({ colour }) =>
-    swatches.some((swatch) => oklabDistance(swatch, colour) < KEPT),
+  const kept = scene.accents.filter(({ colour, shades = [] }) =>
+    [colour, ...shades].some((shade) =>
+      swatches.some((swatch) => oklabDistance(swatch, shade) < KEPT),
+    ),
   ).length;
   return { mean: meanDifference(scene, swatches), kept, milliseconds };
 }
@@ -81,16 +89,28 @@ const OURS: Rival[] = (['balanced', 'area'] as const).map((lean) => ({
     extractPalette(picture, { count, lean }).swatches.map(({ colour }) => colour),
 }));
 
-/** Prints a table of all of them. */
+/** Prints tables of all of them, and of accents on pictures that nothing is set by. */
 export async function comparePalettes(): Promise<void> {
-  const all = [...OURS, ...K_MEANS, ...QUANTIZERS];
-  const scenes = [
-    ...(await Promise.all(DEMO.map(demoScene))),
-    ...Array.from({ length: SEEDS }, (_, i) => generated(i + 1)),
-  ];
+  compare(
+    'the demo and made up',
+    [...OURS, ...K_MEANS, ...QUANTIZERS],
+    [
+      ...(await Promise.all(DEMO.map(demoScene))),
+      ...Array.from({ length: SEEDS }, (_, i) => generated(i + 1)),
+    ],
+  );
+  for (const [accents, pictures] of HELD_OUT)
+    compare(
+      `${accents} accents, held out`,
+      [...OURS, ...K_MEANS],
+      Array.from({ length: pictures }, (_, i) => generated(FIRST_HELD_OUT + i, accents)),
+    );
+}
+
+function compare(what: string, all: readonly Rival[], scenes: readonly Scene[]): void {
   const accents = scenes.reduce((sum, scene) => sum + scene.accents.length, 0);
   console.log(
-    `\nPalettes of ${scenes.length} pictures (${DEMO.length} of the demo, ${SEEDS} made up) with ${accents} accents. The mean CIEDE2000 of the mapped picture, its ratio to that of the better k-means (the mean and the worst of all pictures), accents with a swatch within ${KEPT} in OKLab, milliseconds a picture:\n`,
+    `\nPalettes of ${scenes.length} pictures (${what}) with ${accents} accents. The mean CIEDE2000 of the mapped picture, its ratio to that of the better k-means (the mean and the worst of all pictures), accents with a swatch within ${KEPT} in OKLab, milliseconds a picture:\n`,
   );
   console.log('  K  palette              mean  ratio  worst  accents    ms');
   for (const count of COUNTS) {

@@ -6,8 +6,11 @@ import { randomFrom } from '../src/core/seeded';
 
 /** A colour that a picture was made of, and how much of it has that colour. */
 export interface Mass {
+  /** On average. */
   colour: Oklab;
   share: number;
+  /** What it turns through from shadow to light, where it is shaded: any of them stands for it. */
+  shades?: Oklab[];
 }
 
 export interface Scene {
@@ -38,9 +41,11 @@ const HEIGHT = 480;
 
 /**
  * A made-up picture: a dozen masses under a light that falls off, their colours drifting within, grain
- * over all, and one to three small accents. Muted like what people study, not like confetti.
+ * over all, and one to three small accents. Muted like what people study, not like confetti. `accents`
+ * are flat discs, or balls that turn softly from light into shadow, down to the dull.
  */
-export function generated(seed: number): Scene {
+export function generated(seed: number, accents: 'flat' | 'shaded' = 'flat'): Scene {
+  const isShaded = accents === 'shaded';
   const random = randomFrom(seed);
   const between = (low: number, high: number) => low + (high - low) * random();
   const ground = between(0, 360);
@@ -63,7 +68,11 @@ export function generated(seed: number): Scene {
       x: between(0.1, 0.9) * WIDTH,
       y: between(0.1, 0.9) * HEIGHT,
       radius: Math.sqrt((between(0.004, 0.025) * WIDTH * HEIGHT) / Math.PI),
-      colour: oklabFromOklch({ L, C: Math.min(between(0.13, 0.2), 0.95 * maxChroma(L, h)), h }),
+      colour: oklabFromOklch({
+        L,
+        C: Math.min(isShaded ? between(0.1, 0.17) : between(0.13, 0.2), 0.95 * maxChroma(L, h)),
+        h,
+      }),
     };
   });
   const tilt = between(-0.12, 0.12);
@@ -76,8 +85,12 @@ export function generated(seed: number): Scene {
       const disc = discs.findIndex((one) => Math.hypot(x - one.x, y - one.y) < one.radius);
       let owner = -1 - disc;
       let colour: Oklab;
-      if (disc >= 0) colour = discs[disc].colour;
-      else {
+      if (disc >= 0) {
+        const { x: cx, y: cy, radius, colour: plain } = discs[disc];
+        colour = isShaded
+          ? shaded(plain, lightOnBall((x - cx) / radius, (y - cy) / radius))
+          : plain;
+      } else {
         let nearest = Infinity;
         sites.forEach((site, i) => {
           const away = Math.hypot(x - site.x, (y - site.y) * 1.3);
@@ -107,6 +120,23 @@ export function generated(seed: number): Scene {
   return {
     name: `made up ${seed}`,
     picture: pictureOf(WIDTH, HEIGHT, data),
-    accents: accentsAmong(masses),
+    accents: accentsAmong(masses).map((accent) => ({
+      ...accent,
+      shades: isShaded ? SHADES.map((light) => shaded(accent.colour, light)) : undefined,
+    })),
   };
+}
+
+/** What shades of the mean a ball has much of. */
+const SHADES = [0.7, 0.8, 0.9, 1, 1.1, 1.2];
+
+/** Light on a ball from the upper left, against its mean: 0.45 to about 1.35. */
+function lightOnBall(x: number, y: number): number {
+  const z = Math.sqrt(Math.max(0, 1 - x * x - y * y));
+  return 0.45 + 0.9 * Math.max(0, -0.5 * x - 0.6 * y + 0.62 * z);
+}
+
+/** OKLab is a cube root of light: what dims a colour scales all of it alike. */
+function shaded({ L, a, b }: Oklab, light: number): Oklab {
+  return { L: L * light, a: a * light, b: b * light };
 }

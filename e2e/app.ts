@@ -23,6 +23,9 @@ export interface App {
   stop: (signal: 'SIGTERM' | 'SIGKILL') => Promise<void>;
 }
 
+/** The database's WebAssembly compiled as it is needed, and not for long runs: a server here lives for seconds. */
+const QUICK_START = ['--wasm-lazy-compilation', '--liftoff-only'];
+
 class Server implements App {
   /** Whether anything was stored since it began: every change goes through the write-ahead log. */
   isChanged = false;
@@ -47,7 +50,7 @@ class Server implements App {
 
   async start(): Promise<void> {
     const port = Number(new URL(this.url).port);
-    this.child = serve({ port, data: this.data, stdio: 'ignore' });
+    this.child = serve({ port, data: this.data, stdio: 'ignore', flags: QUICK_START });
     await answering(this.url, this.child, 60);
   }
 

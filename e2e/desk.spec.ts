@@ -9,6 +9,7 @@ import {
   pixelAt,
   setSlider,
   toStep,
+  toTab,
   tray,
 } from './page-actions';
 
@@ -237,6 +238,48 @@ test('crop, turn and neutral point change what is measured, and can be taken bac
   await expect.poll(() => pixelAt(page, x + 40, y)).not.toEqual(came);
   await page.getByRole('button', { name: 'Put the cast back' }).click();
   await expect.poll(() => pixelAt(page, x + 40, y)).toEqual(came);
+});
+
+/** The kinds of query that the Desk's worker has been asked since the page was loaded. */
+const askedKinds = (page: Page) =>
+  page.evaluate(() => (globalThis as unknown as { queryKinds: string[] }).queryKinds);
+
+test('what is stored of a study is shown as its steps open, and read again only where it differs', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const kinds: string[] = [];
+    Object.assign(globalThis, { queryKinds: kinds });
+    const { postMessage } = Worker.prototype;
+    Worker.prototype.postMessage = function (message: unknown, ...rest: []) {
+      const { argumentList = [] } = message as { argumentList?: { value?: { kind?: string } }[] };
+      const kind = argumentList[0]?.value?.kind;
+      if (kind) kinds.push(kind);
+      postMessage.call(this, message, ...rest);
+    };
+  });
+  await openStudy(page, app.url, TITLE);
+  const sentence = page.getByTestId('finding').first();
+  await toStep(page, 'Values');
+  await expect(sentence).toContainText('values carry it');
+  for (const tab of ['light', 'focus', 'separation', 'greys']) {
+    await toTab(page, tab);
+    await expect(sentence).not.toContainText('…');
+  }
+  await toStep(page, 'Colours');
+  for (const tab of ['warmth', 'intensity', 'harmony', 'hues']) await toTab(page, tab);
+  await expect(sentence).toContainText('It is in');
+  await toStep(page, 'Hidden');
+  await expect(sentence).not.toContainText('…');
+  await toStep(page, 'Palette');
+  const figures = ['values', 'valueEnds', 'zoneBodies', 'lightAndShadow', 'separation', 'focus'];
+  const stored = [...figures, 'brightness', 'colours', 'hidden', 'countSuggestion'];
+  expect((await askedKinds(page)).filter((kind) => stored.includes(kind))).toEqual([]);
+
+  await toStep(page, 'Values');
+  await toTab(page, 'range');
+  await setSlider(page, 'Squint', 3);
+  await expect.poll(() => askedKinds(page)).toContain('values');
 });
 
 test('aims: one or two, of the list or in one’s own words', async ({ page }) => {

@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { appFor, expect, test } from './app';
-import { choose, isReady, openStudy, toStep } from './page-actions';
+import { choose, grasp, isReady, openStudy, toStep } from './page-actions';
 
 const app = appFor('demo', 'reads');
 const MOVES = 24;
@@ -12,22 +12,6 @@ function nextFrame(page: Page): Promise<void> {
   return page.evaluate(
     () => new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve))),
   );
-}
-
-/** Presses on a slider's handle, wherever what is still loading pushes it before it is held. */
-async function grasp(page: Page, handle: Locator): Promise<{ x: number; y: number }> {
-  let at = { x: 0, y: 0 };
-  await expect(async () => {
-    await page.mouse.up();
-    await handle.scrollIntoViewIfNeeded();
-    await handle.evaluate((element) => element.blur());
-    const box = (await handle.boundingBox())!;
-    at = { x: box.x + box.width / 2, y: box.y + Math.min(8, box.height / 2) };
-    await page.mouse.move(at.x, at.y);
-    await page.mouse.down();
-    await expect(handle).toBeFocused({ timeout: 2000 });
-  }).toPass();
-  return at;
 }
 
 test('zones, thresholds and squint follow the hand at every move, whatever is still computed', async ({

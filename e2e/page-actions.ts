@@ -99,6 +99,22 @@ export async function setSlider(page: Page, label: string, steps: number): Promi
     await slider.press(steps > 0 ? 'ArrowRight' : 'ArrowLeft');
 }
 
+/** Presses on a slider's handle, wherever what is still loading pushes it before it is held. */
+export async function grasp(page: Page, handle: Locator): Promise<{ x: number; y: number }> {
+  let at = { x: 0, y: 0 };
+  await expect(async () => {
+    await page.mouse.up();
+    await handle.scrollIntoViewIfNeeded();
+    await handle.evaluate((element) => element.blur());
+    const box = (await handle.boundingBox())!;
+    at = { x: box.x + box.width / 2, y: box.y + Math.min(8, box.height / 2) };
+    await page.mouse.move(at.x, at.y);
+    await page.mouse.down();
+    await expect(handle).toBeFocused({ timeout: 2000 });
+  }).toPass();
+  return at;
+}
+
 /** The colour of the stage's pixel under a point, as it is on the screen. */
 export async function pixelAt(page: Page, x: number, y: number): Promise<number[]> {
   const png = await page.screenshot({ clip: { x, y, width: 1, height: 1 } });

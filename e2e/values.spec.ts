@@ -5,6 +5,7 @@ import { appFor, expect, test } from './app';
 import {
   choose,
   deskIsSet,
+  grasp,
   isSaved,
   onStage,
   openStudy,
@@ -46,10 +47,8 @@ test('thresholds are dragged on the histogram, and the picture follows', async (
   const [grey] = await pixelAt(page, x, y);
 
   const threshold = page.getByRole('slider', { name: 'Threshold 1 of 2' });
-  const box = (await threshold.boundingBox())!;
-  await page.mouse.move(box.x + box.width / 2, box.y + 8);
-  await page.mouse.down();
-  await page.mouse.move(box.x + box.width / 2 + 60, box.y + 8, { steps: 12 });
+  const held = await grasp(page, threshold);
+  await page.mouse.move(held.x + 60, held.y, { steps: 12 });
   // Still held: the picture is there already.
   await expect.poll(async () => (await pixelAt(page, x, y))[0]).not.toBe(grey);
   await page.mouse.up();

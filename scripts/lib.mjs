@@ -31,6 +31,26 @@ export function run(command, args, env = {}, minutes = 30) {
   return status ?? 1;
 }
 
+/** Runs Node with `args` while others run, its output told to `onText`; answers its exit code, 1 when `minutes` pass. */
+export function runBeside(args, onText, minutes = 15) {
+  const child = spawn(process.execPath, args, {
+    cwd: root,
+    stdio: ['ignore', 'pipe', 'pipe'],
+    timeout: minutes * 60_000,
+    killSignal: 'SIGKILL',
+    env: { ...process.env, ...QUIET },
+  });
+  for (const stream of [child.stdout, child.stderr])
+    stream.on('data', (bytes) => onText(String(bytes)));
+  return new Promise((resolve) => {
+    child.once('error', (error) => {
+      onText(error.message);
+      resolve(1);
+    });
+    child.once('close', (code) => resolve(code ?? 1));
+  });
+}
+
 export function runNode(script, args = [], env = {}, minutes = undefined) {
   return run(process.execPath, [path.join(root, 'node_modules', script), ...args], env, minutes);
 }
@@ -98,12 +118,12 @@ export function build() {
 
 /**
  * Starts the built app on 127.0.0.1; the child process, its output as `stdio` says.
- * @param {{ port: number, data: string, stdio?: import('node:child_process').StdioOptions, env?: Record<string, string> }} options
+ * @param {{ port: number, data: string, stdio?: import('node:child_process').StdioOptions, env?: Record<string, string>, flags?: string[] }} options
  * @returns {import('node:child_process').ChildProcess}
  */
-export function serve({ port, data, stdio = 'inherit', env = {} }) {
+export function serve({ port, data, stdio = 'inherit', env = {}, flags = [] }) {
   const next = path.join(root, 'node_modules/next/dist/bin/next');
-  return spawn(process.execPath, [next, 'start', '-H', '127.0.0.1', '-p', String(port)], {
+  return spawn(process.execPath, [...flags, next, 'start', '-H', '127.0.0.1', '-p', String(port)], {
     cwd: root,
     stdio,
     env: { ...process.env, ...QUIET, NEXT_MANUAL_SIG_HANDLE: 'true', PRISM_DATA: data, ...env },

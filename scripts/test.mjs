@@ -3,7 +3,7 @@ import { existsSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { ensureChromium } from './chromium.mjs';
 import { startPostgres } from './postgres.mjs';
-import { build, install, requireNode, root, run, runNode } from './lib.mjs';
+import { install, requireNode, root, runBeside, runNode } from './lib.mjs';
 
 requireNode();
 let passed = 0;
@@ -20,6 +20,19 @@ function check(name, work) {
   );
   tally(name, ok ? 1 : 0, ok ? 0 : 1);
   return ok;
+}
+
+/** A check of its own process, its output kept until it is over: two of them run beside each other. */
+async function checkBeside(name, commands) {
+  const start = performance.now();
+  let output = '';
+  let code = 0;
+  for (const args of commands) code ||= await runBeside(args, (text) => (output += text));
+  const seconds = ((performance.now() - start) / 1000).toFixed(0);
+  console.log(`\n── ${name}: ${code === 0 ? 'passed' : 'FAILED'} in ${seconds} s`);
+  if (code !== 0) console.log(output);
+  tally(name, code === 0 ? 1 : 0, code === 0 ? 0 : 1);
+  return code === 0;
 }
 
 /** A suite that writes a report of its own; one that never got to its tests counts as a failure. */
@@ -48,25 +61,34 @@ function end() {
 }
 
 if (!check('install', install)) end();
-check('format', () =>
-  runNode('prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']),
-);
-check('lint', () => runNode('eslint/bin/eslint.js', ['--max-warnings', '0', '.']));
-check(
-  'types',
-  () => runNode('next/dist/bin/next', ['typegen']) || runNode('typescript/bin/tsc', ['--noEmit']),
-);
-check('module boundaries', () =>
-  runNode('dependency-cruiser/bin/dependency-cruise.mjs', [
-    '--config',
-    '.dependency-cruiser.cjs',
-    'src',
-    'cli',
-    'demo',
-  ]),
-);
-check('nothing unused', () => runNode('knip/bin/knip.js', ['--no-progress', '--no-config-hints']));
-check('workers', () => run(process.execPath, ['scripts/build-workers.mjs']));
+const tool = (script, ...args) => [path.join(root, 'node_modules', script), ...args];
+const textChecks = async () => {
+  await checkBeside('format', [
+    tool('prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'),
+  ]);
+  await checkBeside('lint', [tool('eslint/bin/eslint.js', '--max-warnings', '0', '.')]);
+};
+const codeChecks = async () => {
+  await checkBeside('types', [
+    tool('next/dist/bin/next', 'typegen'),
+    tool('typescript/bin/tsc', '--noEmit'),
+  ]);
+  await checkBeside('module boundaries', [
+    tool(
+      'dependency-cruiser/bin/dependency-cruise.mjs',
+      '--config',
+      '.dependency-cruiser.cjs',
+      'src',
+      'cli',
+      'demo',
+    ),
+  ]);
+  await checkBeside('nothing unused', [
+    tool('knip/bin/knip.js', '--no-progress', '--no-config-hints'),
+  ]);
+  return checkBeside('build', [[path.join(root, 'scripts/build.mjs')]]);
+};
+const [, isBuilt] = await Promise.all([textChecks(), codeChecks()]);
 const JEST_MINUTES = 25;
 const jest = (report, args = [], env = {}) =>
   runNode(
@@ -91,7 +113,7 @@ if (postgres) {
   );
   postgres.stop();
 } else console.log('\n── services on a PostgreSQL server: no server is installed here');
-if (!check('build', build)) end();
+if (!isBuilt) end();
 if (!check('chromium', () => (ensureChromium() ? 0 : 1))) end();
 suite(
   'browser tests',

@@ -66,8 +66,39 @@ export const LIT_SCENES: readonly LitScene[] = [
 ];
 
 /** A table before a wall, with boxes and posts of several materials, arranged by `seed`. */
-export function litScene({ sun, above, beside }: LitScene, seed: number): Picture {
+export function litScene(scene: LitScene, seed: number): Picture {
   const random = chance(seed);
+  const { plate } = expose(shotOf(scene, seed, random));
+  const data = new Uint8ClampedArray(plate.width * plate.height * 4);
+  for (let p = 0; p < plate.width * plate.height; p++) {
+    const { r, g, b } = rgbFromOklab({
+      L: plate.data[p * 3],
+      a: plate.data[p * 3 + 1],
+      b: plate.data[p * 3 + 2],
+    });
+    // Two levels of noise, as a camera's.
+    const noise = () => (random() + random() - 1) * 4;
+    data.set([r * 255 + noise(), g * 255 + noise(), b * 255 + noise(), 255], p * 4);
+  }
+  return { width: plate.width, height: plate.height, data };
+}
+
+/** For each pixel of a lit scene 1 where its sun falls, 0 where it does not, 255 for the sky and where it grazes. */
+export function sunMap(scene: LitScene, seed: number): Uint8Array {
+  const dark: Light = [0, 0, 0];
+  const sunOnly = { ...scene, sun: [1, 1, 1] as Light, above: dark, beside: dark };
+  const shot = shotOf(sunOnly, seed, chance(seed));
+  const white = () => [0.8, 0.8, 0.8] as Light;
+  const parts = shot.parts.map((part) => ({ ...part, colour: white }));
+  const { plate, masses, map } = expose({ ...shot, parts });
+  return map.map((mass, p) => {
+    const L = plate.data[p * 3];
+    if (mass === masses.length - 1 || (L > 0.15 && L < 0.4)) return 255;
+    return L >= 0.4 ? 1 : 0;
+  });
+}
+
+function shotOf({ sun, above, beside }: LitScene, seed: number, random: () => number): Shot {
   const isFromBehind = seed % 2 === 0;
   const material = () => {
     const albedo = paint(0.5 + 0.35 * random(), 0.12 * random(), 360 * random());
@@ -93,7 +124,7 @@ export function litScene({ sun, above, beside }: LitScene, seed: number): Pictur
       colour,
     };
   });
-  const shot: Shot = {
+  return {
     width: 216,
     height: 150,
     eye: [0, 2.2, -2.4],
@@ -130,17 +161,4 @@ export function litScene({ sun, above, beside }: LitScene, seed: number): Pictur
     skyMass: () => 0,
     exposure: 0.75,
   };
-  const { plate } = expose(shot);
-  const data = new Uint8ClampedArray(plate.width * plate.height * 4);
-  for (let p = 0; p < plate.width * plate.height; p++) {
-    const { r, g, b } = rgbFromOklab({
-      L: plate.data[p * 3],
-      a: plate.data[p * 3 + 1],
-      b: plate.data[p * 3 + 2],
-    });
-    // Two levels of noise, as a camera's.
-    const noise = () => (random() + random() - 1) * 4;
-    data.set([r * 255 + noise(), g * 255 + noise(), b * 255 + noise(), 255], p * 4);
-  }
-  return { width: plate.width, height: plate.height, data };
 }

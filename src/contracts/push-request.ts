@@ -8,6 +8,7 @@ import {
   MAX_CORRECTIONS,
   neutralPointSchema,
   valueSettingsSchema,
+  type StudyDocument,
 } from './study';
 
 /** A push and what is kept from it; places are of the original. */
@@ -21,6 +22,12 @@ export const pushSettingsSchema = z.object({
   corrections: z.array(correctionSchema).max(MAX_CORRECTIONS),
 });
 export type PushSettings = z.infer<typeof pushSettingsSchema>;
+
+/** How a study pushes its quiet colours, in the form of a query. */
+export function pushSettingsOf({ hidden, values, lightAndShadow }: StudyDocument): PushSettings {
+  const { push, kept, parts, only } = hidden;
+  return { push, kept, parts, only, values, corrections: lightAndShadow.corrections };
+}
 
 /** A picture wanted pushed, at the size it came in. */
 export const pushRequestSchema = z.object({

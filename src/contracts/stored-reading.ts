@@ -38,14 +38,13 @@ export const storedValuesSchema = z.object({
   curve: z.array(z.number().min(0).max(10)).length(MAX_ZONES),
   inShadow: z.array(z.number().int().min(0).max(MAX_ZONES)).length(MAX_ZONES),
   zones: z.array(zone).min(1).max(9),
-  light: value,
-  shadow: value,
 }) satisfies z.ZodType<ValueReading>;
 
 const pairSide = z.object({ ...place, colour, value });
 const temperaturePlace = z.object({ ...place, temperature, colour });
 
 export const storedColoursSchema = z.object({
+  sideValues: z.object({ light: value.nullable(), shadow: value.nullable() }),
   temperature: z.object({
     mean: temperature,
     light: temperature.nullable(),

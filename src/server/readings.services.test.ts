@@ -4,11 +4,14 @@ import { wheelOf } from '@/core/colour/wheel';
 import { oklabFromHex } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
 import { valueOfOklab } from '@/core/colour/value';
+import { queryKey } from '@/contracts/desk-query/desk-query';
+import { coloursQuery, openingQueries } from '@/contracts/desk-query/opening-queries';
+import type { LightAndShadow } from '@/core/measure/light-and-shadow';
 import { DEFAULT_SETTINGS } from '@/contracts/settings';
 import type { StudyCard, StudyDocument } from '@/contracts/study';
 import { guessRecord, keepAttempt } from './drills/attempts';
 import { importPicture } from './pictures/import-picture';
-import { refreshReading } from './readings/refresh';
+import { refreshReading, storedAnswers } from './readings/refresh';
 import { saveSettings } from './settings/settings';
 import { getCompared } from './studies/compared';
 import { deleteStudy, getStudy, saveStudy } from './studies/studies';
@@ -41,6 +44,47 @@ const grey = (side: number) =>
   sharp({ create: { width: side, height: 20, channels: 3, background: '#808080' } })
     .png()
     .toBuffer();
+
+describe('what the Desk opens with', () => {
+  it('is stored with the reading, of the document as it stands, on the person’s wheel', async () => {
+    const id = await study(await redAndBlue(80, 60).png().toBuffer());
+    const asOpened = async () => storedAnswers(await getStudy(id));
+    expect(await asOpened()).toBeNull();
+    await refreshReading(id);
+    const { document } = await getStudy(id);
+    const stored = (await asOpened()) ?? {};
+    const queries = [
+      ...openingQueries(document, DEFAULT_SETTINGS),
+      coloursQuery(document, DEFAULT_SETTINGS.wheel),
+    ];
+    expect(Object.keys(stored).sort()).toEqual(queries.map(queryKey).sort());
+    expect(stored[queryKey(coloursQuery(document, 'painters'))]).toMatchObject({
+      hues: { dominant: [{ family: expect.any(String) }, expect.anything()] },
+      temperature: { mean: expect.any(Number) },
+    });
+    // Compare has the light and the shadow that the Desk has.
+    const side = stored[
+      queryKey({ kind: 'lightAndShadow', squint: document.values.squint, corrections: [] })
+    ] as LightAndShadow;
+    expect((await getCompared(id, 'painters')).colours.sideValues).toEqual({
+      light: side.light?.value,
+      shadow: side.shadow?.value,
+    });
+    // Another squint, another reading: nothing out of date is shown for it.
+    const { revision } = await getStudy(id);
+    await saveStudy(id, revision, { ...document, values: { ...document.values, squint: 0.03 } });
+    const { document: saved } = await getStudy(id);
+    await refreshReading(id);
+    expect(Object.keys((await asOpened()) ?? {})).toContain(
+      queryKey({ kind: 'values', settings: saved.values, quick: false }),
+    );
+    await saveSettings({ ...DEFAULT_SETTINGS, wheel: 'screen' });
+    expect(Object.keys((await asOpened()) ?? {})).toContain(
+      queryKey(coloursQuery(saved, 'screen')),
+    );
+    await saveSettings(DEFAULT_SETTINGS);
+  });
+});
 
 describe('stored readings of colour', () => {
   it('come after the values, and tell the Wall family, key, harmony and neutrals', async () => {

@@ -1,7 +1,16 @@
 'use client';
 
 import { useQueryClient } from '@tanstack/react-query';
-import { createContext, useCallback, useContext, useEffect, type ReactNode } from 'react';
+import {
+  createContext,
+  useCallback,
+  useContext,
+  useEffect,
+  useLayoutEffect,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { Settings } from '@/contracts/settings';
 import { call } from './api';
@@ -27,7 +36,14 @@ export function SettingsProvider({
   children: ReactNode;
 }) {
   const client = useQueryClient();
-  const settings = useStored(endpoints.getSettings, {}, initial);
+  const stored = useStored(endpoints.getSettings, {}, initial);
+  // What was changed here and isn't stored yet: a key pressed twice must not read the same settings twice.
+  const [changed, setChanged] = useState<Settings | null>(null);
+  const settings = changed ?? stored;
+  const latest = useRef(settings);
+  useLayoutEffect(() => {
+    latest.current = settings;
+  }, [settings]);
   const later = useDebounced(SAVE_AFTER, 'run');
 
   useEffect(() => {
@@ -36,14 +52,20 @@ export function SettingsProvider({
 
   const change = useCallback(
     (part: Partial<Settings>) => {
-      const next = { ...settings, ...part };
-      client.setQueryData(SETTINGS.queryKey, next);
-      later.run(
-        () =>
-          void call(endpoints.saveSettings, { body: next }, { keepalive: true }).catch(showError),
-      );
+      const next = { ...latest.current, ...part };
+      latest.current = next;
+      setChanged(next);
+      later.run(() => {
+        const isLast = () => latest.current === next;
+        void call(endpoints.saveSettings, { body: next }, { keepalive: true })
+          .catch(showError)
+          .then(() => {
+            client.setQueryData(SETTINGS.queryKey, next);
+            if (isLast()) setChanged(null);
+          });
+      });
     },
-    [client, settings, later],
+    [client, later],
   );
 
   return (

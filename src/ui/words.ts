@@ -1,4 +1,4 @@
-import { onScale, type ValueScale } from '@/core/colour/value-scale';
+import { onScale, stepOf, type ValueScale } from '@/core/colour/value-scale';
 
 /** A share (0–1) in words: "46 %", "under 1 %". */
 export function percent(share: number): string {
@@ -9,11 +9,6 @@ export function percent(share: number): string {
 /** A Munsell value on the person's scale, to one place. */
 export function valueWords(value: number, scale: ValueScale): string {
   return onScale(value, scale).toFixed(1);
-}
-
-/** One step of the person's scale, in Munsell steps. */
-export function stepOf(scale: ValueScale): number {
-  return 10 / (scale.steps - 1);
 }
 
 /** A difference of value (Munsell steps) in steps of the person's scale: "0.4 of a step", "1.4 steps". */

@@ -1,6 +1,6 @@
 import { bytesFromOklab } from '../colour/hex';
 import { oklabFromOklch, type Oklch } from '../colour/oklab';
-import { valueImageOf } from '../picture/value-map';
+import { measureSources } from '../measure/sources';
 import { randomFrom } from '../seeded';
 import { paintedBy } from '../testing';
 import { readGuards } from './guards';
@@ -46,8 +46,8 @@ describe('what is kept from being pushed', () => {
   });
 
   it('is all but the lights, the shadows or a zone', () => {
-    const image = valueImageOf(halves);
-    const cut = { zones: { zones: 2, breaks: 'natural' as const }, corrections: [] };
+    const image = measureSources(halves);
+    const cut = { squint: 0, zones: { zones: 2, breaks: 'natural' as const }, corrections: [] };
     const ends = (map: Uint8Array | null) => map && [map[20], map[100]];
     expect(allowedMap({ kind: 'all' }, image, cut)).toBeNull();
     expect(ends(allowedMap({ kind: 'side', side: 'light' }, image, cut))).toEqual([1, 0]);

@@ -27,6 +27,11 @@ export function fromScale(position: number, scale: ValueScale): number {
   return 10 * (scale.highIs === 'light' ? along : 1 - along);
 }
 
+/** One step of the person's scale, in Munsell steps. */
+export function stepOf(scale: ValueScale): number {
+  return 10 / (scale.steps - 1);
+}
+
 /** The whole-number marks of a scale from dark to light, each with its Munsell value. */
 export function scaleMarks(scale: ValueScale): { mark: number; value: number }[] {
   const marks = Array.from({ length: scale.steps }, (_, i) => {

@@ -1,5 +1,5 @@
 import type { ColourGrid } from '../picture/colour-grid';
-import { LIGHT, SHADOW } from './light-and-shadow';
+import { LIGHT, SHADOW } from './light-split';
 
 /** Mean OKLCH chroma in each part of the light; null for a part that holds nothing. */
 export interface ChromaByLight {

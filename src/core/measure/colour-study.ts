@@ -8,7 +8,7 @@ import { colourParts, type ColourParts } from './colour-parts';
 import { readHarmony, type HarmonyReading } from './harmony';
 import { readHues, type HueReading } from './hues';
 import { readKeyColour, type KeyColour } from './key-colour';
-import { sideMap, splitEdge, type Correction } from './light-and-shadow';
+import { readSideValues, sideMap, type Correction, type SideValues } from './light-and-shadow';
 import { readsAs, type ReadsAs } from './reads-as';
 import type { MeasureSources } from './sources';
 import { readTemperature, type TemperatureReading } from './temperature-spread';
@@ -17,6 +17,8 @@ import { zoneEdges, type ZoneCut } from './zones';
 
 /** The part that is the same on every wheel of families. */
 export interface WheellessStudy {
+  /** Of light and shadow as they are corrected. */
+  sideValues: SideValues;
   temperature: TemperatureReading & WarmCoolReading;
   chroma: ChromaReading & { byLight: ChromaByLight; accents: AccentPlace[] };
   readsAs: ReadsAs[];
@@ -69,18 +71,20 @@ function readWithoutWheel(
   const { picture } = sources;
   const through = sources.through(squint);
   const grid = sources.grid();
-  const sides = sideMap(through, corrections);
+  const split = sources.split(squint);
+  const sides = sideMap(split, corrections);
   const parts = colourParts(picture, sides);
   const thresholds = zoneEdges(through.counts, zones).map(valueOfEdge);
   const { masses, borders } = sources.masses(squint);
   const wheelless = {
+    sideValues: readSideValues(sources.plain(), sides),
     temperature: {
       ...readTemperature(parts, grid, thresholds),
       ...readWarmCool(masses, borders),
     },
     chroma: {
       ...readChroma(parts),
-      byLight: chromaByLight(grid, sides, picture, valueOfEdge(splitEdge(through))),
+      byLight: chromaByLight(grid, sides, picture, valueOfEdge(split.edge)),
       accents: readAccents(grid),
     },
     readsAs: readsAs(masses),

@@ -205,3 +205,11 @@ function outsideOf(
 function apart(one: number, other: number): number {
   return Math.abs(((one - other + 540) % 360) - 180);
 }
+
+/** Fits this near to the best are as good as it. */
+const EQUAL_FIT = 4;
+
+/** The schemes that lead, the best first: one or two name a picture, three and more say that none is plain. */
+export function leadingFits<T extends { fit: number }>(fits: readonly T[]): T[] {
+  return fits.filter(({ fit }) => fits[0].fit - fit <= EQUAL_FIT);
+}

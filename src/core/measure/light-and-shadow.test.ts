@@ -1,16 +1,21 @@
 import fc from 'fast-check';
 import { anyPicture, paintedBy } from '../testing';
-import { oklabFromBytes } from '../colour/hex';
+import { bytesFromOklab, oklabFromBytes } from '../colour/hex';
+import { oklabFromOklch, type Oklch } from '../colour/oklab';
 import { temperature } from '../colour/temperature';
-import { NO_VALUE, valueImageOf, type ValueImage } from '../picture/value-map';
+import type { Picture } from '../picture/picture';
+import { NO_VALUE, valueImageOf } from '../picture/value-map';
 import { readLightAndShadow, sideMap, sidePicture, type Correction } from './light-and-shadow';
+import { LIGHT, SHADOW } from './light-split';
+import { measureSources } from './sources';
 
 const WARM: [number, number, number] = [230, 200, 150];
 const COOL: [number, number, number] = [50, 60, 90];
 /** A warm light over the left two fifths, a cool shadow over the rest. */
-const twoLights = valueImageOf(paintedBy(100, 50, (x) => (x < 40 ? WARM : COOL)));
-const read = (image: ValueImage, corrections: Correction[] = []) =>
-  readLightAndShadow(image, image, corrections);
+const twoLights = paintedBy(100, 50, (x) => (x < 40 ? WARM : COOL));
+const splitOf = (picture: Picture) => measureSources(picture).split(0);
+const read = (picture: Picture, corrections: Correction[] = []) =>
+  readLightAndShadow(valueImageOf(picture), splitOf(picture), corrections);
 
 const dab = (side: 'light' | 'shadow', x: number, y: number, radius: number): Correction => ({
   side,
@@ -58,7 +63,7 @@ describe('light and shadow', () => {
     const takenBack = read(twoLights, [loop, { ...loop, side: 'shadow' }]);
     expect(takenBack.light?.share).toBeCloseTo(0.4, 9);
     expect(takenBack.corrected).toBe(0);
-    const dabbed = sideMap(twoLights, [dab('light', 0.9, 0.5, 0.05)]);
+    const dabbed = sideMap(splitOf(twoLights), [dab('light', 0.9, 0.5, 0.05)]);
     expect(dabbed[25 * 100 + 90]).toBe(1);
     expect(dabbed[25 * 100 + 99]).toBe(0);
   });
@@ -67,18 +72,49 @@ describe('light and shadow', () => {
     const { light, shadow } = read(twoLights, [dab('shadow', 0.5, 0.5, 1)]);
     expect(light).toBeNull();
     expect(shadow?.share).toBe(1);
-    const { data } = sidePicture(twoLights, sideMap(twoLights, []));
+    const { data } = sidePicture(valueImageOf(twoLights), sideMap(splitOf(twoLights), []));
     expect(data[0]).toBeGreaterThan(data[50 * 4]);
+  });
+
+  it('puts a dark coat in the sun into the light, and a white cloth in the shade into the shadow', () => {
+    /** Columns of 40 pixels: one material in the light and in the shadow beside it, then the next. */
+    const scene = (...columns: Oklch[]) =>
+      paintedBy(columns.length * 40, 120, (x) =>
+        bytesFromOklab(oklabFromOklch(columns[Math.floor(x / 40)])),
+      );
+    const sidesAt = (picture: Picture) => {
+      const sides = sideMap(splitOf(picture), []);
+      return Array.from(
+        { length: picture.width / 40 },
+        (_, i) => sides[60 * picture.width + i * 40 + 20],
+      );
+    };
+    const blue = (L: number) => ({ L, C: 0.12 * L, h: 255 });
+    const cream = (L: number) => ({ L, C: 0.03 * L, h: 90 });
+    // A dark blue coat and its folds, before a sunlit wall: dark beside the wall, light beside the folds.
+    expect(sidesAt(scene(blue(0.2), blue(0.38), cream(0.92), cream(0.92)))).toEqual([
+      SHADOW,
+      LIGHT,
+      LIGHT,
+      LIGHT,
+    ]);
+    // A white cloth, mostly in the shade, above a dark ground: light beside the ground, not beside itself.
+    expect(sidesAt(scene(cream(0.95), cream(0.62), blue(0.25), blue(0.25)))).toEqual([
+      LIGHT,
+      SHADOW,
+      SHADOW,
+      SHADOW,
+    ]);
   });
 
   it('puts every seen pixel on one side, with shares that add to 1', () => {
     fc.assert(
       fc.property(anyPicture, fc.boolean(), (picture, corrects) => {
-        const image = valueImageOf(picture);
         const corrections = corrects ? [dab('light', 0.3, 0.6, 0.2)] : [];
-        const sides = sideMap(image, corrections);
-        sides.forEach((side, p) => expect(side === NO_VALUE).toBe(image.map[p] === NO_VALUE));
-        const { light, shadow } = read(image, corrections);
+        const { map } = valueImageOf(picture);
+        const sides = sideMap(splitOf(picture), corrections);
+        sides.forEach((side, p) => expect(side === NO_VALUE).toBe(map[p] === NO_VALUE));
+        const { light, shadow } = read(picture, corrections);
         expect((light?.share ?? 0) + (shadow?.share ?? 0)).toBeCloseTo(1, 9);
       }),
       { numRuns: 40 },

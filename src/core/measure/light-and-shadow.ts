@@ -6,17 +6,14 @@ import {
   greyOfValue,
   NO_VALUE,
   opaqueCount,
-  VALUE_BINS,
   valueOfBin,
+  valueOfEdge,
   type ValueImage,
 } from '../picture/value-map';
 import type { Picture } from '../picture/picture';
 import { groupColours } from './group-colours';
-import { naturalEdges } from './thresholds';
-import { zoneMap } from './zones';
+import { LIGHT, SHADOW, type LightSplit } from './light-split';
 
-export const SHADOW = 0;
-export const LIGHT = 1;
 export type Side = 'light' | 'shadow';
 
 /** A manual correction of the split. */
@@ -42,7 +39,7 @@ export interface SideReading {
 
 /** The two families of a picture; one is null when it holds nothing. */
 export interface LightAndShadow {
-  /** The Munsell value that parts the two before any correction. */
+  /** The Munsell value that parts the two over the whole picture; a mass may have its own. */
   threshold: number;
   /** Share of the picture that corrections have put on the other side, 0–1. */
   corrected: number;
@@ -50,18 +47,13 @@ export interface LightAndShadow {
   shadow: SideReading | null;
 }
 
-/** The bin edge between shadow and light: Otsu's threshold of what is seen through the squint. */
-export function splitEdge(squinted: ValueImage): number {
-  return naturalEdges(squinted.counts, 2)[0];
-}
-
 /**
- * `SHADOW` or `LIGHT` for each pixel, `NO_VALUE` where it is transparent: by Otsu's threshold of the
- * squinted values, then as the corrections say, the later over the earlier.
+ * `SHADOW` or `LIGHT` for each pixel, `NO_VALUE` where it is transparent: as split, then as the
+ * corrections say, the later over the earlier.
  */
-export function sideMap(squinted: ValueImage, corrections: readonly Correction[]): Uint8Array {
-  const { picture, map } = squinted;
-  const sides = zoneMap(map, [splitEdge(squinted)]);
+export function sideMap(split: LightSplit, corrections: readonly Correction[]): Uint8Array {
+  const { picture } = split.squinted;
+  const sides = split.sides.slice();
   for (const correction of corrections) {
     const side = correction.side === 'light' ? LIGHT : SHADOW;
     layStroke(correction, picture.width, picture.height, (row, first, last) => {
@@ -75,54 +67,56 @@ export function sideMap(squinted: ValueImage, corrections: readonly Correction[]
 /** The reading of the two families; colours are of the picture as it is. */
 export function readLightAndShadow(
   plain: ValueImage,
-  squinted: ValueImage,
+  split: LightSplit,
   corrections: readonly Correction[],
 ): LightAndShadow {
-  const edge = splitEdge(squinted);
-  const sides = sideMap(squinted, corrections);
+  const sides = sideMap(split, corrections);
   const opaque = opaqueCount(plain);
   const colours = groupColours(plain.picture, sides, 2);
-  const values = meanValues(plain, sides);
+  const values = readSideValues(plain, sides);
   let moved = 0;
-  if (corrections.length > 0)
-    for (let p = 0; p < sides.length; p++)
-      if (sides[p] !== NO_VALUE && sides[p] !== (squinted.map[p] < edge ? SHADOW : LIGHT)) moved++;
-  const reading = (side: number): SideReading | null => {
-    const { pixels, colour, chroma } = colours[side];
-    return (
-      colour && {
-        share: pixels / opaque,
-        value: values[side],
-        colour,
-        temperature: temperature(colour),
-        chroma: oklchFromOklab(colour).C,
-        meanChroma: chroma,
-      }
-    );
+  for (let p = 0; p < sides.length; p++) if (sides[p] !== split.sides[p]) moved++;
+  const reading = (side: Side): SideReading | null => {
+    const { pixels, colour, chroma } = colours[side === 'light' ? LIGHT : SHADOW];
+    const value = values[side];
+    if (!colour || value === null) return null;
+    return {
+      share: pixels / opaque,
+      value,
+      colour,
+      temperature: temperature(colour),
+      chroma: oklchFromOklab(colour).C,
+      meanChroma: chroma,
+    };
   };
   return {
-    threshold: (edge / VALUE_BINS) * 10,
+    threshold: valueOfEdge(split.edge),
     corrected: moved / opaque,
-    light: reading(LIGHT),
-    shadow: reading(SHADOW),
+    light: reading('light'),
+    shadow: reading('shadow'),
   };
 }
 
-/** The mean Munsell value of shadow and light; 0 for one that holds nothing. */
-function meanValues({ map }: ValueImage, sides: Uint8Array): number[] {
+/** The mean Munsell value of each side; null for one that holds nothing. */
+export type SideValues = Record<Side, number | null>;
+
+export function readSideValues({ map }: ValueImage, sides: Uint8Array): SideValues {
   const counts = new Uint32Array(2 * 256);
   for (let p = 0; p < sides.length; p++)
     if (sides[p] !== NO_VALUE) counts[sides[p] * 256 + map[p]]++;
-  return [SHADOW, LIGHT].map((side) => {
+  const [shadow, light] = [SHADOW, LIGHT].map((side) => {
     const bins = counts.subarray(side * 256, (side + 1) * 256);
     const pixels = bins.reduce((sum, n) => sum + n, 0);
-    return bins.reduce((sum, n, bin) => sum + n * valueOfBin(bin), 0) / Math.max(1, pixels);
+    return pixels > 0 ? bins.reduce((sum, n, bin) => sum + n * valueOfBin(bin), 0) / pixels : null;
   });
+  return { light, shadow };
 }
 
 /** The picture in two greys, each the mean value of its family. */
 export function sidePicture(image: ValueImage, sides: Uint8Array): Picture {
-  const greys = meanValues(image, sides).map(greyOfValue);
+  const { light, shadow } = readSideValues(image, sides);
+  // By side: `SHADOW`, `LIGHT`. A side that holds nothing is drawn nowhere.
+  const greys = [shadow, light].map((value) => greyOfValue(value ?? 0));
   const data = new Uint8ClampedArray(sides.length * 4);
   for (let p = 0, i = 0; p < sides.length; p++, i += 4) {
     if (sides[p] === NO_VALUE) continue;

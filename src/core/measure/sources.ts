@@ -1,11 +1,12 @@
 import { keepLast, once } from '../once';
 import { blocksOf, sampledBlocks, type Blocks } from '../picture/blocks';
 import { colourGrid, type ColourGrid } from '../picture/colour-grid';
-import type { Picture } from '../picture/picture';
+import { mirror, type Picture } from '../picture/picture';
 import { squinter } from '../picture/squint';
 import { valueHundredths, valueImageOf, type ValueImage } from '../picture/value-map';
 import { bordersOf, type Border } from './borders';
 import { FOCUS_CELLS } from './focus';
+import { splitLight, type LightSplit } from './light-split';
 import { MASS_CELLS, massesOf, type Masses } from './masses';
 
 /** What several measures of a picture need, each made when it is first wanted. */
@@ -19,6 +20,8 @@ export interface MeasureSources {
   grid: () => ColourGrid;
   /** Of the squinted picture. */
   masses: (squint: number) => { masses: Masses; borders: Border[] };
+  /** Light and shadow of the squinted picture, before corrections. */
+  split: (squint: number) => LightSplit;
 }
 
 export function measureSources(picture: Picture): MeasureSources {
@@ -30,16 +33,24 @@ export function measureSources(picture: Picture): MeasureSources {
     const squinted = squint(radius);
     return squinted === picture ? plain() : valueImageOf(squinted);
   });
+  const massesIn = (squinted: Picture) => {
+    const masses = massesOf(colourGrid(squinted, sampledBlocks(squinted), MASS_CELLS));
+    return { masses, borders: bordersOf(masses) };
+  };
+  const masses = keepLast((radius: number) => massesIn(through(radius).picture));
+  const split = keepLast((radius: number) => {
+    const squinted = through(radius);
+    const there = { ...masses(radius), isMirrored: false };
+    const mirrored = { ...massesIn(mirror(squinted.picture)), isMirrored: true };
+    return splitLight(squinted, [there, mirrored]);
+  });
   return {
     picture,
     blocks,
     plain,
     through,
     grid: once(() => colourGrid(picture, blocks(), FOCUS_CELLS)),
-    masses: keepLast((radius: number) => {
-      const squinted = through(radius).picture;
-      const masses = massesOf(colourGrid(squinted, sampledBlocks(squinted), MASS_CELLS));
-      return { masses, borders: bordersOf(masses) };
-    }),
+    masses,
+    split,
   };
 }

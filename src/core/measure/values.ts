@@ -1,6 +1,5 @@
 import { carriedBy, readZoneFits, type ZoneFits } from './carried';
 import type { MeasureSources } from './sources';
-import { naturalEdges } from './thresholds';
 import { MIN_ZONES, zoneEdges, zonesOf, type Zone, type ZoneCut } from './zones';
 
 export type Key = 'low' | 'middle' | 'high';
@@ -26,9 +25,6 @@ export interface ValueReading extends ZoneFits {
   carriedBy: number;
   /** Of the squinted picture. */
   zones: Zone[];
-  /** Mean values of what lies on either side of the threshold that parts two zones, before any correction. */
-  light: number;
-  shadow: number;
 }
 
 /** Low under a median of 4, middle to 6.5, high above. */
@@ -76,7 +72,6 @@ export function readCounts(
   const p95 = quantile(counts, 0.95);
   const fits = readZoneFits(squinted);
   const carried = carriedBy(fits).values;
-  const [shadow, light] = zonesOf(squinted, naturalEdges(squinted, 2));
   const zones = settings.zones === 'carried' ? Math.max(MIN_ZONES, carried) : settings.zones;
   return {
     median,
@@ -87,9 +82,6 @@ export function readCounts(
     carriedBy: carried,
     ...fits,
     zones: zonesOf(squinted, zoneEdges(squinted, { ...settings, zones })),
-    // A picture of one value has it on both sides.
-    light: light.share > 0 ? light.mean : shadow.mean,
-    shadow: shadow.mean,
   };
 }
 

@@ -83,7 +83,7 @@ export function leanBetween(light: Oklab, shadow: Oklab): number {
 }
 
 /** How likely two colours are one local colour under two lights, 0–1. */
-function likeness(light: Oklab, shadow: Oklab): number {
+export function localColourLikeness(light: Oklab, shadow: Oklab): number {
   const one = relative(light);
   const other = relative(shadow);
   if (Math.min(Math.hypot(...one), Math.hypot(...other)) > COLOURED) {
@@ -128,7 +128,7 @@ export function readWarmCool({ masses }: Masses, borders: readonly Border[]): Wa
           weight:
             Math.min(light.share, shadow.share) *
             Math.min(1, step / FULL_STEP) *
-            likeness(light.colour, shadow.colour),
+            localColourLikeness(light.colour, shadow.colour),
         },
       ];
     })

@@ -95,10 +95,7 @@ function accentPolicy(
 }
 
 /** By how much of its mean difference a palette of so many colours may fall behind for an accent. */
-function balancedCost(count: number): number {
-  if (count <= 3) return 0;
-  return count <= 5 ? 0.12 : count <= 7 ? 0.08 : 0.045;
-}
+const balancedCost = (count: number) => (count <= 3 ? 0 : count <= 5 ? 0.15 : 0.09);
 
 /** The kept colours as they stand, the rest from dark to light. */
 function coloursOf({ centres }: Clustering, keep: readonly Oklab[]): Oklab[] {

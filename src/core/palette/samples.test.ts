@@ -1,4 +1,6 @@
 import fc from 'fast-check';
+import { bytesFromOklab } from '../colour/hex';
+import type { Oklab } from '../colour/oklab';
 import { anyPicture, paintedBy } from '../testing';
 import { assign, centresOf } from './centres';
 import {
@@ -8,6 +10,7 @@ import {
   TRANSPARENT_ENTRY,
 } from '../picture/colour-histogram';
 import { findAccents } from './accents';
+import { extractPalette } from './extract';
 import { LEANS, leanWeights } from './lean';
 import { spreadSamples } from './grow';
 import { samplesOf } from './samples';
@@ -110,6 +113,31 @@ describe('accents', () => {
       ),
     );
   };
+
+  it('are one where a thing turns from light into shadow, down to the dull', () => {
+    const olive = { L: 0.6, a: -0.035, b: 0.1 };
+    const size = 160;
+    const picture = paintedBy(size, size, (x, y) => {
+      const away = Math.hypot(x - 80, y - 80) / 14;
+      // Eight greys, and a ball of 2.4 % that light falls off across.
+      if (away >= 1) {
+        const grey = 60 + Math.floor(x / 20) * 22;
+        return [grey, grey + 1, grey + 2];
+      }
+      const light = 0.5 + 0.85 * ((80 + 14 - x) / 28);
+      return bytesFromOklab({ L: olive.L * light, a: olive.a * light, b: olive.b * light });
+    });
+    const accents = findAccents(colourHistogram(picture));
+    expect(accents).toHaveLength(1);
+    expect(accents[0].share).toBeGreaterThan(0.018);
+    const isOlive = ({ colour }: { colour: Oklab }) => colour.a < -0.015 && colour.b > 0.06;
+    for (const [lean, count] of [
+      ['accents', 5],
+      ['accents', 12],
+      ['balanced', 12],
+    ] as const)
+      expect(extractPalette(picture, { count, lean }).swatches.some(isOlive)).toBe(true);
+  });
 
   it('are small, strong and far from all else', () => {
     expect(among(0.01, [200, 40, 40])).toHaveLength(1);

@@ -25,6 +25,15 @@ export function copyPicture({ width, height, data }: Picture): Picture {
   return { width, height, data: data.slice() };
 }
 
+/** Left for right. */
+export function mirror({ width, height, data }: Picture): Picture {
+  const pixels = new Uint32Array(data.buffer, data.byteOffset, width * height);
+  const mirrored = new Uint32Array(width * height);
+  for (let row = 0; row < mirrored.length; row += width)
+    for (let x = 0; x < width; x++) mirrored[row + x] = pixels[row + width - 1 - x];
+  return { width, height, data: new Uint8ClampedArray(mirrored.buffer) };
+}
+
 /** How many pixels are not transparent. */
 export function countOpaque({ data }: Picture): number {
   let opaque = 0;

@@ -1,6 +1,8 @@
 import { cutText } from '@/core/text';
 import type { ValueScale } from '@/core/colour/value-scale';
+import { leadingFits, type HarmonyFit } from '@/core/measure/harmony';
 import { huesItIsIn } from '@/core/measure/hues';
+import type { SideValues } from '@/core/measure/light-and-shadow';
 import type { Verdict } from '@/core/measure/warm-cool';
 import type { ComparedStudy } from '@/contracts/compare';
 import { capital, list, percent, stepWords } from '@/ui/words';
@@ -67,11 +69,15 @@ const rangeDifference: SayOnScale = ({ one, other, second }, scale) => {
 };
 
 const sidesDifference: SayOnScale = ({ one, other, first, second }, scale) => {
-  const apart = ({ values }: ComparedStudy) => values.light - values.shadow;
-  if (Math.abs(apart(one) - apart(other)) < SAME_SPREAD) return null;
-  const by = (study: ComparedStudy) => stepWords(apart(study), scale);
-  return `Light and shadow lie ${by(one)} apart in ${first}, ${by(other)} in ${second}.`;
+  const [before, after] = [one, other].map(({ colours }) => apart(colours.sideValues));
+  if (before === null || after === null) return null;
+  if (Math.abs(before - after) < SAME_SPREAD) return null;
+  return `Light and shadow lie ${stepWords(before, scale)} apart in ${first}, ${stepWords(after, scale)} in ${second}.`;
 };
+
+/** Null where all is on one side. */
+const apart = ({ light, shadow }: SideValues) =>
+  light === null || shadow === null ? null : light - shadow;
 
 const hueDifference: Say = ({ one, other, first, second }) => {
   const [before, after] = [one, other].map((study) => {
@@ -129,8 +135,13 @@ const greyDifference: Say = ({ one, other, first, second }) => {
   return `Neutrals are ${percent(before)} of ${first} and ${percent(after)} of ${second}.`;
 };
 
+/** The scheme that a picture is near; null where none is, or several are alike. */
+function plainScheme(fits: readonly HarmonyFit[]): string | null {
+  return fits.length > 0 && leadingFits(fits).length <= 2 ? fits[0].scheme : null;
+}
+
 const harmonyDifference: Say = ({ one, other, first, second }) => {
-  const [before, after] = [one, other].map(({ colours }) => colours.harmony.fits[0]?.scheme);
+  const [before, after] = [one, other].map(({ colours }) => plainScheme(colours.harmony.fits));
   if (before === after) return null;
   if (!before) return `Only ${second} is near a scheme: ${after}.`;
   if (!after) return `Only ${first} is near a scheme: ${before}.`;

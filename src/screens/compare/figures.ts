@@ -19,9 +19,10 @@ export function figures(
       ({ values }) =>
         `${valueWords(values.median, scale)}, ${valueWords(values.p5, scale)} to ${valueWords(values.p95, scale)}`,
     ),
-    row(
-      'Values of light and shadow',
-      ({ values }) => `${valueWords(values.light, scale)}, ${valueWords(values.shadow, scale)}`,
+    row('Values of light and shadow', ({ colours: { sideValues } }) =>
+      [sideValues.light, sideValues.shadow]
+        .map((value) => (value === null ? 'none' : valueWords(value, scale)))
+        .join(', '),
     ),
     row('Values that carry it', ({ values }) => carriedWords(carriedBy(values, tolerance))),
     row('Key colour', ({ colours }) => colours.keyColour?.family ?? 'none'),

@@ -3,6 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useSearchParams } from 'next/navigation';
 import { useEffect, useState } from 'react';
+import type { StoredAnswers } from '@/contracts/desk-query/opening-queries';
 import type { Study } from '@/contracts/study';
 import { useSettings } from '@/ui/settings';
 import { useAddress } from '@/ui/use-address';
@@ -25,7 +26,7 @@ import { readAddress, writeAddress } from './view';
 const Centre = dynamic(() => import('./centre').then((module) => module.Centre), { ssr: false });
 
 /** One study. */
-export function Desk({ study }: { study: Study }) {
+export function Desk({ study, stored }: { study: Study; stored: StoredAnswers | null }) {
   const query = useSearchParams();
   const [store] = useState(() =>
     createDeskStore(study.document, readAddress(STEPS, new URLSearchParams(query))),
@@ -34,7 +35,7 @@ export function Desk({ study }: { study: Study }) {
     <StepsContext.Provider value={STEPS}>
       <DeskContext.Provider value={store}>
         <StudyContext.Provider value={study}>
-          <PictureProvider study={study}>
+          <PictureProvider study={study} stored={stored}>
             <Room study={study} />
           </PictureProvider>
         </StudyContext.Provider>

@@ -6,7 +6,9 @@ import { endpoints } from '@/contracts/endpoints/endpoints';
 import { toFramed, toOriginal, type Framing, type Place } from '@/core/picture/framing';
 import type { Picture } from '@/core/picture/picture';
 import type { Area } from '@/contracts/colour';
-import type { Study } from '@/contracts/study';
+import { queryKey } from '@/contracts/desk-query/desk-query';
+import type { StoredAnswers } from '@/contracts/desk-query/opening-queries';
+import type { Study, StudyDocument } from '@/contracts/study';
 import type { Ask } from '@/workers/browser/query-queue';
 import { startDeskWorker, type StartedWorker } from '@/workers/browser/start';
 import { useDocument } from './desk-store';
@@ -38,13 +40,26 @@ export function usePicture(): PictureRoom {
   return room;
 }
 
-interface Developed {
-  canvas: HTMLCanvasElement;
-  generation: number;
+interface Development {
   framing: Framing;
+  cast: NonNullable<StudyDocument['neutral']>['cast'] | null;
 }
 
-export function PictureProvider({ study, children }: { study: Study; children: ReactNode }) {
+interface Developed extends Development {
+  canvas: HTMLCanvasElement;
+  generation: number;
+}
+
+/** `stored` are answers about the picture as the study was opened: only what they don't hold is asked of the worker. */
+export function PictureProvider({
+  study,
+  stored,
+  children,
+}: {
+  study: Study;
+  stored: StoredAnswers | null;
+  children: ReactNode;
+}) {
   const framing = useDocument((document) => document.framing);
   const neutral = useDocument((document) => document.neutral);
   const [worker, setWorker] = useState<StartedWorker | null>(null);
@@ -90,11 +105,14 @@ export function PictureProvider({ study, children }: { study: Study; children: R
     () =>
       worker &&
       latest(
-        (development: { framing: Framing; cast: { L: number; a: number; b: number } | null }) =>
-          worker.develop(development),
-        (picture, { framing: of }) => {
+        (development: Development) => worker.develop(development),
+        (picture, development) => {
           const canvas = drawPicture(picture);
-          setDeveloped((was) => ({ canvas, generation: (was?.generation ?? 0) + 1, framing: of }));
+          setDeveloped((was) => ({
+            ...development,
+            canvas,
+            generation: (was?.generation ?? 0) + 1,
+          }));
         },
         () =>
           setFailed('The picture could not be developed. Your study is kept; please try again.'),
@@ -106,8 +124,20 @@ export function PictureProvider({ study, children }: { study: Study; children: R
     if (loaded) developer?.ask({ framing, cast: neutral?.cast ?? null });
   }, [loaded, developer, framing, neutral]);
 
+  const isAsOpened =
+    developed !== null &&
+    isOf(study.document, { framing: developed.framing, cast: developed.cast });
+  const ask = useMemo((): Ask | null => {
+    if (!worker || !stored || !isAsOpened) return worker && worker.ask;
+    return (query, options) => {
+      const known = stored[queryKey(query)];
+      // What was stored of a query is of its kind.
+      return known === undefined ? worker.ask(query, options) : Promise.resolve(known as never);
+    };
+  }, [worker, stored, isAsOpened]);
+
   const room = useMemo((): PictureRoom | null => {
-    if (!worker) return null;
+    if (!ask) return null;
     const aspect = width / height;
     const shown = developed?.framing ?? framing;
     const diagonal = Math.hypot(width, height);
@@ -115,7 +145,7 @@ export function PictureProvider({ study, children }: { study: Study; children: R
       ? Math.hypot(developed.canvas.width, developed.canvas.height)
       : diagonal;
     return {
-      ask: worker.ask,
+      ask,
       canvas: developed?.canvas ?? null,
       generation: developed?.generation ?? 0,
       framing: shown,
@@ -131,7 +161,7 @@ export function PictureProvider({ study, children }: { study: Study; children: R
       }),
       retry: () => setAttempt((n) => n + 1),
     };
-  }, [worker, developed, framing, failed, width, height]);
+  }, [ask, developed, framing, failed, width, height]);
 
   if (!room)
     return (
@@ -165,6 +195,11 @@ export function drawPicture({ width, height, data }: Picture): HTMLCanvasElement
   const bytes = data as Uint8ClampedArray<ArrayBuffer>;
   canvas.getContext('2d')?.putImageData(new ImageData(bytes, width, height), 0, 0);
   return canvas;
+}
+
+/** Whether a development is the one that a document has. */
+function isOf({ framing, neutral }: StudyDocument, development: Development): boolean {
+  return JSON.stringify({ framing, cast: neutral?.cast ?? null }) === JSON.stringify(development);
 }
 
 function bounded(n: number): number {

@@ -1,15 +1,8 @@
 import { useMemo } from 'react';
-import type { StudyDocument } from '@/contracts/study';
 import type { PushSettings } from '@/contracts/push-request';
 import { useDocument } from './desk-store';
 
-/** How a study pushes its quiet colours, in the form of a query. */
-export function pushSettingsOf({ hidden, values, lightAndShadow }: StudyDocument): PushSettings {
-  const { push, kept, parts, only } = hidden;
-  return { push, kept, parts, only, values, corrections: lightAndShadow.corrections };
-}
-
-/** The same for the study that is open. */
+/** `pushSettingsOf` the study that is open. */
 export function usePushSettings(): PushSettings {
   const hidden = useDocument((document) => document.hidden);
   const values = useDocument((document) => document.values);

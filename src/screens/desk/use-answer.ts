@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Picture } from '@/core/picture/picture';
 import type { DeskAnswers } from '@/contracts/desk-query/desk-answers';
 import { queryKey, type QueryKind, type QueryOf } from '@/contracts/desk-query/desk-query';
@@ -32,6 +32,8 @@ interface Last<R> {
   key: string;
   generation: number;
   value: R;
+  /** How many queries went before its own. */
+  order: number;
 }
 
 const NOTHING = { value: null, isThere: false, stale: false };
@@ -48,13 +50,19 @@ function useFinished<K extends QueryKind, R>(
 ): Answer<R> {
   const { ask, generation } = usePicture();
   const [last, setLast] = useState<Last<R> | null>(null);
+  const queries = useRef(0);
   const key = query && queryKey(query);
   useEffect(() => {
     if (query === null || key === null || generation === 0) return;
     const stop = new AbortController();
     const { kind } = query;
+    const order = queries.current++;
     ask<K>(query, { signal: stop.signal, urgent }).then(
-      (answer) => setLast({ kind, key, generation, value: finish(answer) }),
+      // What is stored is there at once: an answer that the worker was still at comes too late.
+      (answer) =>
+        setLast((was) =>
+          was && was.order > order ? was : { kind, key, generation, value: finish(answer), order },
+        ),
       (error: unknown) => {
         if (!stop.signal.aborted) showError(error);
       },

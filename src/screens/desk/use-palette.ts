@@ -21,7 +21,7 @@ import { addSwatches, mergeSwatches, removeSwatches } from '@/study/palette-edit
 import { followed, withoutEmptySets } from '@/study/set-edits';
 import { useDeskStore, useDocument } from './desk-store';
 import { usePicture } from './picture-room';
-import { pushSettingsOf } from './push-settings';
+import { pushSettingsOf } from '@/contracts/push-request';
 import { pushWords } from './push-words';
 import type { DeskView, Point } from './view';
 

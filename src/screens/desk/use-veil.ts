@@ -3,7 +3,8 @@
 import { useMemo } from 'react';
 import type { VeilPart } from '@/contracts/desk-query/desk-query';
 import { useSettings } from '@/ui/settings';
-import { stepOf } from '@/ui/words';
+import { stepOf } from '@/core/colour/value-scale';
+
 import { useDesk, useDocument } from './desk-store';
 import type { Focus } from './extension-points';
 import { useSteps, type DeskStep, type FocusVeils, type VeilContext } from './step';

@@ -12,6 +12,7 @@ import {
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
+import type { StoredAnswers } from '@/contracts/desk-query/opening-queries';
 import type { WheelId } from '@/core/colour/wheel';
 import type { WheellessStudy, WheelStudy } from '@/core/measure/colour-study';
 import type { SchemeName } from '@/core/measure/harmony';
@@ -116,6 +117,14 @@ export const reading = pgTable('reading', {
   neutral: doublePrecision('neutral'),
   temperature: doublePrecision('temperature'),
   colours: jsonb('colours').$type<WheellessStudy>(),
+});
+
+/** What the Desk's steps ask as they open, answered with the reading. It follows from the picture: no backup holds it. */
+export const deskAnswers = pgTable('desk_answers', {
+  studyId: uuid('study_id')
+    .primaryKey()
+    .references(() => reading.studyId, { onDelete: 'cascade' }),
+  answers: jsonb('answers').$type<StoredAnswers>().notNull(),
 });
 
 /** What of a stored reading depends on the wheel of families: a row for each wheel. */

@@ -34,8 +34,8 @@ export async function restore(
   const studies = plan(standings.studies, new Set(order.studies), order.differing);
   const libraries = plan(standings.libraries, new Set(order.libraries), order.differing);
   const db = await database();
-  const { unread, ...restored } = await db.transaction(async (tx) => {
-    const { pictures, unread } = await restoreStudies(tx, archive, studies.ids);
+  const { studyIds: restoredStudies, ...restored } = await db.transaction(async (tx) => {
+    const pictures = await restoreStudies(tx, archive, studies.ids);
     await restoreLibraries(tx, archive, libraries.ids);
     await unbin(tx, 'study', studies.binned);
     await unbin(tx, 'library', libraries.binned);
@@ -45,12 +45,13 @@ export async function restore(
       studies: studies.ids.size + studies.binned.length,
       libraries: libraries.ids.size + libraries.binned.length,
       pictures,
-      unread,
+      studyIds: [...studies.ids.values()],
       left: studies.left + libraries.left,
     };
   });
   await indexStale();
-  void readAnew(unread);
+  // No backup holds all that a reading is made of.
+  void readAnew(restoredStudies);
   return restored;
 }
 
@@ -90,7 +91,7 @@ async function restoreStudies(
   tx: Writer,
   archive: Archive,
   ids: ReadonlyMap<string, string>,
-): Promise<{ pictures: number; unread: string[] }> {
+): Promise<number> {
   const needed = new Set<unknown>();
   for await (const row of archive.rows('study'))
     if (ids.has(String(row.id))) needed.add(row.picture_id);
@@ -141,7 +142,7 @@ async function restoreStudies(
   const read = new Map([...ids].filter(([id]) => whole.has(id)));
   for (const table of ['reading', 'wheel_reading'] as const)
     await put(tx, table, remapped(archive.rows(table), 'study_id', read));
-  return { pictures, unread: [...ids].filter(([id]) => !whole.has(id)).map(([, id]) => id) };
+  return pictures;
 }
 
 async function restoreLibraries(

@@ -4,8 +4,8 @@ import * as librarySchema from '../db/library-schema';
 import * as schema from '../db/schema';
 import type { Rendition } from '@/contracts/pictures';
 
-/** Bytes of pictures stand in a backup as files of their own. */
-const APART: readonly PgTable[] = [schema.pictureBytes];
+/** Bytes of pictures stand in a backup as files of their own; what the Desk opens with is made anew. */
+const APART: readonly PgTable[] = [schema.pictureBytes, schema.deskAnswers];
 
 const EXPORTS: readonly unknown[] = Object.values({ ...schema, ...librarySchema });
 const SCHEMAS = EXPORTS.filter(
@@ -52,7 +52,7 @@ function inOrder(tables: readonly KeptTable[]): KeptTable[] {
 const KEPT = inOrder(SCHEMAS.map(keptTable));
 const BY_NAME = new Map(KEPT.map((table) => [table.name, table]));
 
-/** Every table but the bytes of pictures, parents before their children. */
+/** Every table that a backup holds, parents before their children. */
 export const TABLES: readonly string[] = KEPT.map(({ name }) => name);
 
 function kept(table: string): KeptTable {

@@ -22,6 +22,6 @@ export async function allRows(): Promise<Record<string, Row[]>> {
 /** Leaves nothing in the store. */
 export async function wipe(): Promise<void> {
   const db = await database();
-  const tables = ['picture_bytes', ...TABLES].map((name) => sql.identifier(name));
+  const tables = ['picture_bytes', 'desk_answers', ...TABLES].map((name) => sql.identifier(name));
   await db.execute(sql`truncate ${sql.join(tables, sql`, `)}`);
 }

@@ -1,4 +1,7 @@
 import type { QueryKind, QueryOf, VeilPart } from '@/contracts/desk-query/desk-query';
+import { keyedAnswers, openingQueries } from '@/contracts/desk-query/opening-queries';
+import { DEFAULT_SETTINGS } from '@/contracts/settings';
+import { newDocument } from '@/contracts/study';
 import { oklabFromBytes } from '@/core/colour/hex';
 import { valueOfOklab } from '@/core/colour/value';
 import { paintedBy } from '@/core/testing';
@@ -32,6 +35,34 @@ describe('images derived of a picture', () => {
     const { width, height } = held.half().picture;
     expect([width, height]).toEqual([150, 100]);
     expect(pixel(held.half().picture, 20, 80)).toEqual([...RED, 255]);
+  });
+});
+
+describe('what the Desk opens with', () => {
+  it('is figures alone: they are the same after a while in the database', () => {
+    const document = newDocument('Flag');
+    const answers = keyedAnswers(openingQueries(document, DEFAULT_SETTINGS), (query) => ask(query));
+    expect(Object.keys(answers)).toHaveLength(openingQueries(document, DEFAULT_SETTINGS).length);
+    expect(JSON.parse(JSON.stringify(answers))).toEqual(answers);
+  });
+});
+
+describe('what the Desk opens with, of an odd picture', () => {
+  const red: Bytes = [200, 30, 30];
+  const odd: Record<string, Picture> = {
+    'a pixel': paintedBy(1, 1, () => red),
+    'one colour': paintedBy(300, 200, () => [120, 120, 120]),
+    black: paintedBy(40, 30, () => [0, 0, 0]),
+    'a line in nothing': paintedBy(300, 200, (_, y) => [...red, y === 100 ? 255 : 0]),
+    'a thread': paintedBy(1600, 1, (x) => [x % 256, 40, 200]),
+  };
+
+  it.each(Object.entries(odd))('%s, is figures that JSON can hold', (_, picture) => {
+    const sources = { working: picture, images: deriveImages(picture, (strokes) => [...strokes]) };
+    const answers = keyedAnswers(openingQueries(newDocument('Odd'), DEFAULT_SETTINGS), (query) =>
+      answerQuery(query, sources),
+    );
+    expect(JSON.parse(JSON.stringify(answers))).toEqual(answers);
   });
 });
 

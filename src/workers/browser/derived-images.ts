@@ -40,7 +40,6 @@ export function deriveImages(
     pushable(of, null, blocks),
 ): DerivedImages {
   const sources = measureSources(picture);
-  const { through } = sources;
   const subject = once(() => ready(picture, sources.blocks));
   const rows = once(() => rowsOf(subject()));
 
@@ -53,7 +52,8 @@ export function deriveImages(
         {
           ...kept,
           strokes: framed(parts),
-          only: allowedMap(only, through(values.squint), {
+          only: allowedMap(only, sources, {
+            squint: values.squint,
             zones: values,
             corrections: framed(corrections),
           }),

@@ -62,10 +62,10 @@ export const valueAnswers = {
   },
 
   lightAndShadow: ({ squint, corrections }, { images }) =>
-    readLightAndShadow(images.plain(), images.through(squint), images.framed(corrections)),
+    readLightAndShadow(images.plain(), images.split(squint), images.framed(corrections)),
 
   sides: ({ squint, corrections }, { images }) =>
-    sidePicture(images.plain(), sideMap(images.through(squint), images.framed(corrections))),
+    sidePicture(images.plain(), sideMap(images.split(squint), images.framed(corrections))),
 
   separation({ squint, steps }, { images }) {
     const { masses, borders } = images.masses(squint);
@@ -125,8 +125,8 @@ export const valueVeils = {
     return veil(zones, width, height, (zone) => zone === index, NO_VALUE);
   },
 
-  side({ side, squint, corrections }, { picture: { width, height }, through, framed }) {
-    const sides = sideMap(through(squint), framed(corrections));
+  side({ side, squint, corrections }, { picture: { width, height }, split, framed }) {
+    const sides = sideMap(split(squint), framed(corrections));
     const shown = side === 'light' ? 1 : 0;
     return veil(sides, width, height, (entry) => entry === shown, NO_VALUE);
   },

@@ -2,11 +2,10 @@ import type { MessagePort } from 'node:worker_threads';
 import { keepMap } from '@/core/amplify/protect';
 import { pushable, pushableLike, pushInPlace } from '@/core/amplify/pushed';
 import { allowedMap } from '@/core/amplify/allowed';
+import { measureSources } from '@/core/measure/sources';
 import { develop, type Development } from '@/core/picture/develop';
 import type { Picture } from '@/core/picture/picture';
-import { squint } from '@/core/picture/squint';
 import { framedStrokes } from '@/core/picture/strokes';
-import { valueImageOf } from '@/core/picture/value-map';
 import type { PushSettings } from '@/contracts/push-request';
 
 /** What a push job says while it works. */
@@ -29,7 +28,8 @@ export function pushJob({ original, working, development, settings, port }: Push
   const subject = pushableLike(picture, pushable(small));
   const { width, height } = picture;
   const strokes = framedStrokes(settings.parts, development.framing, original, picture);
-  const allowed = allowedMap(settings.only, valueImageOf(squint(small, settings.values.squint)), {
+  const allowed = allowedMap(settings.only, measureSources(small), {
+    squint: settings.values.squint,
     zones: settings.values,
     corrections: framedStrokes(settings.corrections, development.framing, working, small),
   });

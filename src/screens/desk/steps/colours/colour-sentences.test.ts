@@ -146,6 +146,14 @@ describe('findings of colour', () => {
     expect(
       harmonySentence({ ...reading, outside: [], fits: [fit('triad', 80), fit('complement', 60)] }),
     ).toBe('It is nearest to triad (80 of 100).');
+    expect(
+      harmonySentence({
+        ...reading,
+        fits: [fit('triad', 74), fit('complement', 72), fit('triad', 70), fit('complement', 69)],
+      }),
+    ).toBe(
+      'No scheme stands out: triad (74), complement (72) and triad (70) fit it about as well.',
+    );
     expect(harmonySentence({ ...reading, fits: [], coloured: 0.02 })).toMatch(
       /no scheme to speak of/,
     );

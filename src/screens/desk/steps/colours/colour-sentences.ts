@@ -2,7 +2,7 @@ import { colourName, shortName } from '@/core/colour/name';
 import type { Oklab } from '@/core/colour/oklab';
 import type { AccentPlace } from '@/core/measure/accents';
 import type { ChromaReading } from '@/core/measure/chroma';
-import type { HarmonyReading } from '@/core/measure/harmony';
+import { leadingFits, type HarmonyReading } from '@/core/measure/harmony';
 import { huesItIsIn, type HueReading } from '@/core/measure/hues';
 import type { KeyColour } from '@/core/measure/key-colour';
 import type { ReadsAs } from '@/core/measure/reads-as';
@@ -94,18 +94,18 @@ export function chromaSentence({
   return `Strong or vivid is ${percent(strong)} of it and ${where}; ${quiet}.${accent}`;
 }
 
-/** How near two fits are that are both worth naming. */
-const NEAR = 4;
-
-/** The scheme it is near, or the two; what falls outside. */
+/** The scheme it is near, or the two, or that none stands out; what falls outside the best. */
 export function harmonySentence({ fits, outside, coloured }: HarmonyReading): string {
-  const [best, second] = fits;
+  const [best, second, ...others] = leadingFits(fits);
   if (!best)
     return `Near neutral: ${percent(coloured)} of it is more than greyed; no scheme to speak of.`;
-  const also =
-    second && best.fit - second.fit <= NEAR
-      ? ` or ${second.scheme} (${Math.round(second.fit)})`
-      : '';
+  if (others.length > 0) {
+    const all = [best, second, ...others].map(
+      ({ scheme, fit }) => `${scheme} (${Math.round(fit)})`,
+    );
+    return `No scheme stands out: ${list(all)} fit it about as well.`;
+  }
+  const also = second ? ` or ${second.scheme} (${Math.round(second.fit)})` : '';
   const breaks = outside[0]
     ? ` ${capital(outside[0].family)} stands outside the scheme: ${percent(outside[0].share)}${outside[0].kind === 'accent' ? ', an accent' : ''}.`
     : '';

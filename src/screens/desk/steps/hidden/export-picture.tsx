@@ -10,7 +10,7 @@ import { say, showError } from '@/ui/notices';
 import { percent } from '@/ui/words';
 import { useDeskStore } from '../../desk-store';
 import { useStudyId } from '../../facts';
-import { pushSettingsOf } from '../../push-settings';
+import { pushSettingsOf } from '@/contracts/push-request';
 import { Section } from '../../panel/panel-parts';
 import { SheetDialog } from './sheet-dialog';
 

@@ -2,7 +2,8 @@
 
 import { placeWords } from '@/core/picture/place-words';
 import { useSettings } from '@/ui/settings';
-import { capital, percent, stepOf } from '@/ui/words';
+import { stepOf } from '@/core/colour/value-scale';
+import { capital, percent } from '@/ui/words';
 import type { FocalPlace } from '@/core/measure/focus';
 import { useDocument } from '../../desk-store';
 import type { Focus } from '../../extension-points';

@@ -3,7 +3,8 @@
 import { hexFromOklab } from '@/core/colour/hex';
 import { greyOfValue } from '@/core/picture/value-map';
 import { useSettings } from '@/ui/settings';
-import { capital, percent, stepOf, valueWords } from '@/ui/words';
+import { stepOf } from '@/core/colour/value-scale';
+import { capital, percent, valueWords } from '@/ui/words';
 import { useAnswer } from '../../use-answer';
 import { Finding, Section } from '../../panel/panel-parts';
 import { greysSentence } from './greys-sentence';

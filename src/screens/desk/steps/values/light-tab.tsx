@@ -48,7 +48,7 @@ function SidesTable({ reading }: { reading: LightAndShadow }) {
     ['share', (of) => percent(of.share)],
     ['mean value', (of) => valueWords(of.value, settings.scale)],
     [
-      'temperature',
+      'mean temperature',
       (of) => `${of.temperature < 0 ? 'cool' : 'warm'} ${Math.abs(of.temperature).toFixed(2)}`,
     ],
     ['chroma of the mean', (of) => of.chroma.toFixed(3)],
@@ -57,7 +57,7 @@ function SidesTable({ reading }: { reading: LightAndShadow }) {
   return (
     <Section
       title="The two families"
-      aside={`divided at ${valueWords(reading.threshold, settings.scale)}`}
+      aside={`about ${valueWords(reading.threshold, settings.scale)}, mass by mass`}
     >
       {sides.map(({ side, of }) => (
         <Pointing

@@ -3,7 +3,8 @@ import type { Oklab } from '@/core/colour/oklab';
 import type { Merging, Separation } from '@/core/measure/separation';
 import { placeWords } from '@/core/picture/place-words';
 import type { ValueScale } from '@/core/colour/value-scale';
-import { capital, several, stepOf, stepWords } from '@/ui/words';
+import { stepOf } from '@/core/colour/value-scale';
+import { capital, several, stepWords } from '@/ui/words';
 
 /** From this CIEDE2000 on two colours are plainly two. */
 const CLEAR_DIFFERENCE = 5;

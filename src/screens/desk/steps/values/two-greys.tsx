@@ -1,7 +1,8 @@
 'use client';
 
 import { useSettings } from '@/ui/settings';
-import { stepOf } from '@/ui/words';
+import { stepOf } from '@/core/colour/value-scale';
+
 import { useDesk } from '../../desk-store';
 import { TwoPictures } from '../../stage/two-pictures';
 import { useDrawn } from '../../use-answer';

@@ -5,7 +5,8 @@ import type { DrawnLine } from '@/contracts/desk-query/desk-answers';
 import type { QueryOf } from '@/contracts/desk-query/desk-query';
 import { addCorrection } from '@/study/light-edits';
 import { useSettings } from '@/ui/settings';
-import { stepOf } from '@/ui/words';
+import { stepOf } from '@/core/colour/value-scale';
+
 import { useDesk, useDocument, useStepView } from '../../desk-store';
 import { usePairMarks, withPlace } from '../../pair-of-places';
 import { usePicture } from '../../picture-room';

@@ -1,0 +1,97 @@
+import { NO_VALUE, valueOfBin, valueOfEdge, type ValueImage } from '../picture/value-map';
+import type { Border } from './borders';
+import type { Masses } from './masses';
+import { naturalEdges } from './thresholds';
+import { localColourLikeness } from './warm-cool';
+import { zoneMap } from './zones';
+
+export const SHADOW = 0;
+export const LIGHT = 1;
+
+/** What is lit and what is not, before any correction by hand. */
+export interface LightSplit {
+  squinted: ValueImage;
+  /** Otsu's threshold of the whole picture: the bin edge that each mass's own starts from. */
+  edge: number;
+  /** `SHADOW` or `LIGHT` for each pixel, `NO_VALUE` where it is transparent. */
+  sides: Uint8Array;
+}
+
+/** What the picture's threshold counts, where one pair that fills a mass and is surely light and shadow counts 1. */
+const PICTURE_WEIGHT = 0.1;
+/** OKLab L of one local colour in the light, against its shadow: from here on it may be one, and surely is. */
+const MIN_RATIO = 1.15;
+const FULL_RATIO = 1.6;
+/** Cells along the longer side; with fewer, a mass of the least share is a handful of cells and all border. */
+const MIN_CELLS = 60;
+/** Against division by the L of black. */
+const MIN_L = 0.05;
+
+/**
+ * Parts light from shadow: by Otsu's threshold of the squinted values, moved for each mass by those that
+ * touch it and could be its local colour in the other light. So a dark coat in the sun, beside its own
+ * darker folds, is light, and a white cloth in the shade, beside what of it is lit, is shadow. A mass
+ * without such a neighbour keeps the threshold of the picture. `found` are the masses of the picture and of its
+ * mirror image, whose cells fall otherwise: each pixel goes by the mean of both thresholds, so that left and right are alike.
+ */
+export function splitLight(
+  squinted: ValueImage,
+  found: readonly { masses: Masses; borders: readonly Border[]; isMirrored: boolean }[],
+): LightSplit {
+  const edge = naturalEdges(squinted.counts, 2)[0];
+  const threshold = valueOfEdge(edge);
+  const {
+    map,
+    picture: { width, height },
+  } = squinted;
+  const sums = new Float32Array(map.length);
+  for (const { masses, borders, isMirrored } of found) {
+    const { grid, labels } = masses;
+    if (Math.max(grid.width, grid.height) < MIN_CELLS)
+      return { squinted, edge, sides: zoneMap(map, [edge]) };
+    const own = massThresholds(masses, borders, threshold);
+    const column = Int32Array.from({ length: width }, (_, x) =>
+      Math.floor(((isMirrored ? width - 1 - x : x) / width) * grid.across),
+    );
+    for (let y = 0, p = 0; y < height; y++) {
+      const row = Math.floor((y / height) * grid.down) * grid.width;
+      for (let x = 0; x < width; x++, p++) {
+        const mass = labels[row + column[x]];
+        sums[p] += mass < 0 ? threshold : own[mass];
+      }
+    }
+  }
+  const sides = new Uint8Array(map.length);
+  for (let p = 0; p < sides.length; p++)
+    sides[p] =
+      map[p] === NO_VALUE ? NO_VALUE : valueOfBin(map[p]) * found.length < sums[p] ? SHADOW : LIGHT;
+  return { squinted, edge, sides };
+}
+
+/** The Munsell value that parts light from shadow in each mass: half way between it and its likely other side. */
+function massThresholds(
+  { masses }: Masses,
+  borders: readonly Border[],
+  threshold: number,
+): number[] {
+  const weights = masses.map(() => PICTURE_WEIGHT);
+  const sums = masses.map(() => PICTURE_WEIGHT * threshold);
+  for (const { one, other } of borders) {
+    const [lighter, darker] =
+      masses[one].value >= masses[other].value
+        ? [masses[one], masses[other]]
+        : [masses[other], masses[one]];
+    const ratio = lighter.colour.L / Math.max(MIN_L, darker.colour.L);
+    const step = Math.min(1, Math.max(0, (ratio - MIN_RATIO) / (FULL_RATIO - MIN_RATIO)));
+    if (step === 0) continue;
+    const alike = step * localColourLikeness(lighter.colour, darker.colour);
+    const small = Math.min(lighter.share, darker.share);
+    for (const i of [one, other]) {
+      // A fold says less of a whole wall than the wall of the fold.
+      const weight = alike * Math.sqrt(small / masses[i].share);
+      weights[i] += weight;
+      sums[i] += (weight * (lighter.value + darker.value)) / 2;
+    }
+  }
+  return sums.map((sum, i) => sum / weights[i]);
+}
