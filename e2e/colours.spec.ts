@@ -92,16 +92,20 @@ test('intensity and harmony: shares, accents, ranked schemes and what falls outs
   expect(Math.abs(shares.reduce((a, b) => a + b, 0) - 100)).toBeLessThan(4);
 
   await toTab(page, 'harmony');
-  await expect(finding(page)).toContainText(/nearest to .* of 100/);
+  await expect(finding(page)).toContainText(/No scheme stands out: .* fit it about as well/);
   const complement = page.getByRole('button', { name: /^complement/ });
   await complement.click();
   await expect(complement).toHaveAttribute('aria-pressed', 'true');
   await expect(page.getByRole('img', { name: /^complement on the wheel/ })).toBeVisible();
 });
 
-test('a foggy picture has no scheme to speak of, and greys seem something else', async ({
+test('a plain scheme is named, a foggy picture has none to speak of, and greys seem something else', async ({
   page,
 }) => {
+  await openStudy(page, app.url, 'Slate terrace, evening');
+  await toStep(page, 'Colours');
+  await toTab(page, 'harmony');
+  await expect(finding(page)).toContainText(/nearest to .* of 100/);
   await openStudy(page, app.url, 'Fog at the passing loop');
   await toStep(page, 'Colours');
   await toTab(page, 'harmony');
@@ -120,6 +124,7 @@ test('three questions of a place, with the colours that make it', async ({ page 
   await page.mouse.click(...(await onStage(page, 0.5, 0.52)));
   await expect(answers).toContainText(/Which family\?\s*blue/i);
   await expect(answers).toContainText(/How light\?\s*\w+/);
+  await expect(page).toHaveURL(/asked=/);
   await page.reload();
   await expect(answers).toContainText(/How intense\?/);
   // On the keyboard: the place that the arrows moved to.

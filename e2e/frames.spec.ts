@@ -28,6 +28,7 @@ test('zones, thresholds and squint follow the hand at every move, whatever is st
   ] as const) {
     await choose(page, 'Seen as', lens);
     if (name.startsWith('Threshold')) {
+      await expect(page).toHaveURL(new RegExp(`lens=${lens}`));
       await page.reload();
       await expect(slider(name)).toBeVisible();
       await isReady(page);

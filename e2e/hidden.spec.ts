@@ -67,7 +67,7 @@ test('a fog: what is hidden is listed, shown, mapped and taken as pairs', async 
   // Flat: two places of one region are the same to the last digit.
   const two = () =>
     Promise.all(
-      [0.3, 0.34].map(async (x) => String(await pixelAt(page, ...(await onStage(page, x, 0.42))))),
+      [0.6, 0.64].map(async (x) => String(await pixelAt(page, ...(await onStage(page, x, 0.3))))),
     );
   await expect.poll(async () => new Set(await two()).size).toBe(1);
   await page.getByRole('button', { name: 'Map to print …' }).click();
