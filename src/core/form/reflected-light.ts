@@ -23,7 +23,7 @@ const WAYS: readonly (readonly [number, number])[] = [
   [-1, 1],
 ];
 /** A change over two cells that is an edge: Munsell steps, OKLab a, b. */
-const EDGE = 0.9;
+const EDGE = 1.15;
 const COLOUR_EDGE = 0.035;
 /** The shortest run, in cells, and the least step from its lightest to its darkest. */
 const MIN_RUN = 16;

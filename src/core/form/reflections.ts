@@ -28,18 +28,29 @@ const MAX_WATERLINE = 0.95;
 /** Waterlines within this part of the height are one. */
 const ONE_WATERLINE = 0.015;
 /** A mass lower than this, in parts of the height, that lies across the waterline is a shore and no likeness. */
-const MIN_WHOLE = 0.06;
-/** Masses of which so much lies about the middle column as about the waterline, and unchanged, are an ornament's. */
-const ORNAMENT = 0.85;
+const MIN_WHOLE = 0.15;
+/** A likeness that covers so much, or one around which the picture is so much alike, is no chance. */
+const SURE_OVERLAP = 0.8;
+const MIN_CORRELATION = 0.6;
+const SURE_CORRELATION = 0.85;
+/** What a waterline counts for that only a part of the picture is alike about, where one that all is alike about counts 1 more. */
+const WHOLE = 0.2;
+/** Where so many of the pairs are exact repeats and have a third of their kind, it is an ornament. */
+const ORNAMENT = 0.5;
+/** Of one kind are masses whose areas are within this part of the larger. */
+const SAME_AREA = 0.25;
 /** A likeness that differs by less is an exact repeat: Munsell steps, chroma. */
 const SAME_VALUE = 0.2;
-const SAME_CHROMA = 0.006;
+const SAME_CHROMA = 0.01;
 /** What a mirrored shape has to fit better than the same shape moved down, to be sure that it is mirrored … */
 const MIN_MIRRORED = 0.08;
 /** … or how near the two have to lie, where it is changed: a part of the height. Windows in a wall repeat too. */
 const NEAR = 0.05;
+/** What of the picture around a thing is held against what is below: parts of its width aside, of its height over it. */
+const ASIDE = 0.5;
+const OVER = 0.3;
 /** A mass as wide as the picture tells of no shape. */
-const SPANS = 0.95;
+const SPANS = 0.8;
 
 interface Box {
   top: number;
@@ -51,7 +62,8 @@ interface Box {
 /**
  * Pairs of a mass and its likeness below, about one waterline: of all the rows the one about which most area
  * has a likeness. A likeness has nearly the colour and, mirrored, the place and the shape of what it repeats; how much lighter,
- * darker or duller it is is read, not required. None in an ornament, whose left and right are as alike.
+ * darker or duller it is is read, not required. None in an
+ * ornament, whose shapes repeat everywhere.
  */
 export function readReflections(masses: Masses): Reflection[] {
   const { grid } = masses;
@@ -67,6 +79,7 @@ export function readReflections(masses: Masses): Reflection[] {
       });
     }),
   );
+  const whole = { left: 0, right: grid.width, top: 0, bottom: grid.height };
   let best: typeof candidates = [];
   let most = 0;
   for (const { row } of candidates) {
@@ -77,8 +90,10 @@ export function readReflections(masses: Masses): Reflection[] {
       (sum, pair) => sum + (isEvidence(masses, boxes, pair) ? areaOf(masses, pair) : 0),
       0,
     );
-    if (area > most) {
-      most = area;
+    // Still water repeats all that stands above it.
+    const weight = area * (WHOLE + Math.max(0, mirrorCorrelation(masses, whole, row)));
+    if (weight > most) {
+      most = weight;
       best = near;
     }
   }
@@ -118,19 +133,59 @@ function changeOf(
   return { value: other.value - one.value, chroma: other.chroma - one.chroma };
 }
 
+/**
+ * How alike the picture around a pair is above its waterline and, mirrored, below it: the correlation of
+ * OKLab over the thing, half its width to either side, and what stands over it; −1 to 1.
+ */
+function mirrorCorrelation({ grid }: Masses, box: Box, row: number): number {
+  const { width, height, oklab } = grid;
+  const margin = Math.max(3, Math.round((box.right - box.left) * ASIDE));
+  const reach = Math.ceil((row - box.top) * (1 + OVER));
+  const left = Math.max(0, box.left - margin);
+  const right = Math.min(width, box.right + margin);
+  const sums = [0, 1, 2].map(() => ({ n: 0, x: 0, y: 0, xx: 0, yy: 0, xy: 0 }));
+  for (let d = 0; d < reach; d++) {
+    const up = Math.ceil(row) - 1 - d;
+    const down = Math.floor(row) + d;
+    if (up < 0 || down >= height) break;
+    for (let x = left; x < right; x++)
+      sums.forEach((sum, k) => {
+        const one = oklab[(up * width + x) * 3 + k];
+        const other = oklab[(down * width + x) * 3 + k];
+        sum.n++;
+        sum.x += one;
+        sum.y += other;
+        sum.xx += one * one;
+        sum.yy += other * other;
+        sum.xy += one * other;
+      });
+  }
+  let [both, one, other] = [0, 0, 0];
+  for (const { n, x, y, xx, yy, xy } of sums) {
+    if (n === 0) continue;
+    both += xy - (x * y) / n;
+    one += xx - (x * x) / n;
+    other += yy - (y * y) / n;
+  }
+  return one > 0 && other > 0 ? both / Math.sqrt(one * other) : 0;
+}
+
 const areaOf = ({ masses }: Masses, { above, below, overlap }: Candidate) =>
   overlap * Math.min(masses[above].share, masses[below].share);
 
 /** Whether a pair tells of a mirror, and not only of two like things one above the other. */
 function isEvidence(masses: Masses, boxes: readonly Box[], pair: Candidate): boolean {
-  const { above, below, overlap } = pair;
+  const { above, below, row, overlap } = pair;
   // A thing that is its own mirror image is no sign of water, but belongs to it.
   if (above === below) return false;
   const { width, down } = masses.grid;
   const [one, other] = [boxes[above], boxes[below]];
   if (Math.max(one.right - one.left, other.right - other.left) >= SPANS * width) return false;
+  const correlation = mirrorCorrelation(masses, one, row);
+  if (overlap < SURE_OVERLAP && correlation < MIN_CORRELATION) return false;
   if (overlap - overlapMoved(masses, above, below, Math.round((other.top + other.bottom - one.top - one.bottom) / 2)) >= MIN_MIRRORED) return true;
-  return !isSame(masses, pair) && other.top - one.bottom <= NEAR * down;
+  const isNear = other.top - one.bottom <= NEAR * down;
+  return !isSame(masses, pair) && (isNear || correlation >= SURE_CORRELATION);
 }
 
 /** Whether a likeness has the very colour of what it repeats. */
@@ -258,22 +313,23 @@ function onePerMass(pairs: readonly Candidate[]): Candidate[] {
     });
 }
 
-/** Whether all likenesses are exact, and the masses about the middle column as alike. */
+/** Whether most likenesses are exact, and of shapes that the picture has more of. */
 function isOrnament(masses: Masses, pairs: readonly Candidate[]): boolean {
-  if (!pairs.every((pair) => isSame(masses, pair))) return false;
-  const { grid, labels } = masses;
-  const involved = new Set(pairs.flatMap(({ above, below }) => [above, below]));
-  let [alike, all] = [0, 0];
-  for (let c = 0; c < labels.length; c++) {
-    if (!involved.has(labels[c])) continue;
-    const x = c % grid.width;
-    const across = Math.round(grid.across) - 1 - x;
-    if (across < 0 || across >= grid.width) continue;
-    const other = labels[c - x + across];
-    all++;
-    if (other >= 0 && isLike(masses.masses[labels[c]], masses.masses[other])) alike++;
-  }
-  return all > 0 && alike / all >= ORNAMENT;
+  const repeats = pairs.filter((pair) => {
+    const { above, below } = pair;
+    const thing = masses.masses[above];
+    return (
+      isSame(masses, pair) &&
+      masses.masses.some(
+        (other, i) =>
+          i !== above &&
+          i !== below &&
+          isLike(thing, other) &&
+          Math.abs(other.share - thing.share) <= SAME_AREA * thing.share,
+      )
+    );
+  });
+  return repeats.length >= ORNAMENT * pairs.length;
 }
 
 function isLike(one: Mass, other: Mass): boolean {

@@ -196,10 +196,10 @@ export interface PlantedThing {
 export function plantedReflections(seed: number): { picture: Picture; waterline: number; things: PlantedThing[] } {
   const random = randomFrom(seed);
   const shore = between(random, 0.42, 0.58) * HEIGHT;
-  const sky = colour(random, between(random, 7, 8.5));
-  const water = colour(random, between(random, 4.5, 6));
-  const lights = between(random, 0.3, 1);
-  const darks = between(random, 0.1, 0.7);
+  const sky = colour(random, between(random, 6, 6.6));
+  const water = colour(random, between(random, 4.6, 5.2));
+  const lights = between(random, 0.2, 0.8);
+  const darks = between(random, 0.1, 0.5);
   const duller = between(random, 0.6, 0.95);
   const things = [0.17, 0.5, 0.82].map((px) => {
     const x = px * WIDTH;
@@ -218,7 +218,7 @@ export function plantedReflections(seed: number): { picture: Picture; waterline:
         ),
       );
     };
-    const value = pick(random, [between(random, 1.5, 3.5), between(random, 6, 9)]);
+    const value = pick(random, [between(random, 1.5, 3), between(random, 8.6, 9.2)]);
     const ends = [base, base + 2 * (shore - base), 2 * shore - base + height];
     return { x, base, height, depth, value, base0: colour(random, value), reflects: random() < 0.65, ends };
   });
