@@ -7,6 +7,9 @@ import { valueOfOklab } from '../src/core/colour/value';
 import { CORE_VERSION } from '../src/core/index';
 import { carriedBy } from '../src/core/measure/carried';
 import { readColourStudy, type ColourStudy } from '../src/core/measure/colour-study';
+import { readForm, type FormStudy } from '../src/core/form/form-study';
+import { reflectionChange } from '../src/core/form/reflections';
+import type { Mass } from '../src/core/measure/masses';
 import { measureSources } from '../src/core/measure/sources';
 import { readValueStudy } from '../src/core/measure/value-study';
 import { DEFAULT_SQUINT } from '../src/core/picture/squint';
@@ -64,8 +67,53 @@ export async function measureReport(bytes: Uint8Array, zones?: number): Promise<
     focus: focus.places.map((place) => ({ ...place, meets: place.meets.map(hexFromOklab) })),
     quiet: focus.quiet,
     balance: { ...balance.centre, left: balance.left, upper: balance.upper },
+    ...formReport(readForm(sources, DEFAULT_SQUINT)),
     ...coloursReport(colours),
   });
+}
+
+const massReport = ({ place, ...mass }: Mass) => ({ ...withHex(mass), ...place });
+
+/** What is found of form and reflections, masses by their colour and place. */
+function formReport({ masses, main, halos, lines, shadows, reflections }: FormStudy) {
+  const of = (index: number) => massReport(masses[index]);
+  const spot = <T extends { place: Mass['place']; colour: Mass['colour'] }>({
+    place,
+    ...rest
+  }: T) => ({
+    ...withHex(rest),
+    ...place,
+  });
+  return {
+    form: {
+      masses: main.map(massReport),
+      halos: halos.map(({ place, mass, beside, ...halo }) => ({
+        ...halo,
+        ...place,
+        mass: of(mass),
+        beside: of(beside),
+      })),
+      lines: lines.map(({ place, masses: [one, other], ...line }) => ({
+        ...line,
+        ...place,
+        one: of(one),
+        other: of(other),
+      })),
+      shadows: shadows.map(({ mass, light, core, reflected: { from, ...back }, cast }) => ({
+        mass: of(mass),
+        light,
+        core: spot(core),
+        reflected: { ...spot(back), from: from === null ? null : of(from) },
+        cast: cast && { ...spot(cast), on: of(cast.on) },
+      })),
+    },
+    reflections: reflections.map(({ above, below, ...rest }) => ({
+      ...rest,
+      above: of(above),
+      below: of(below),
+      isUsual: reflectionChange(masses[above], rest).isUsual,
+    })),
+  };
 }
 
 function coloursReport({ hues, keyColour, temperature, chroma, harmony, readsAs }: ColourStudy) {

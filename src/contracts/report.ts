@@ -45,6 +45,50 @@ const sideSchema = z
 const massSchema = z.object({ hex, share, value, ...place });
 
 const degrees = z.number().min(0).max(360);
+const gradientSchema = z
+  .object({ towards: degrees, from: z.number(), to: z.number(), fit: share })
+  .nullable();
+const tone = z.enum(['light', 'dark']);
+const step = z.number().min(0).max(10);
+const spot = { ...place, hex, value };
+
+const formSchema = z.object({
+  masses: z.array(
+    massSchema.extend({
+      gradients: z.object({
+        value: gradientSchema,
+        temperature: gradientSchema,
+        chroma: gradientSchema,
+      }),
+      variety: chroma,
+    }),
+  ),
+  halos: z.array(
+    z.object({ ...place, tone, step, along: share, mass: massSchema, beside: massSchema }),
+  ),
+  lines: z.array(
+    z.object({ ...place, tone, step, along: share, one: massSchema, other: massSchema }),
+  ),
+  shadows: z.array(
+    z.object({
+      mass: massSchema,
+      light: degrees,
+      core: z.object(spot),
+      reflected: z.object({ ...spot, step, from: massSchema.nullable() }),
+      cast: z.object({ ...spot, share, on: massSchema }).nullable(),
+    }),
+  ),
+});
+
+const reflectionSchema = z.object({
+  above: massSchema,
+  below: massSchema,
+  waterline: share,
+  overlap: share,
+  value: z.number().min(-10).max(10),
+  chroma: z.number(),
+  isUsual: z.boolean(),
+});
 const temperature = z.number().min(-3).max(3);
 
 const pairSide = z.object({ ...place, hex, value });
@@ -160,6 +204,8 @@ export const measureReportSchema = z.object({
   ),
   quiet: z.array(z.object({ ...place, share })),
   balance: z.object({ ...place, left: share, upper: share }),
+  form: formSchema,
+  reflections: z.array(reflectionSchema),
   ...coloursSchema.shape,
 });
 export type MeasureReport = z.infer<typeof measureReportSchema>;

@@ -1,6 +1,7 @@
 import type { GuardReading } from '@/core/amplify/guards';
 import type { HiddenReading } from '@/core/amplify/hidden';
 import type { ValueLock } from '@/core/amplify/value-lock';
+import type { FormStudy } from '@/core/form/form-study';
 import type { Balance } from '@/core/measure/balance';
 import type { Edge } from '@/core/measure/borders';
 import type { BrightnessReading } from '@/core/measure/brightness';
@@ -52,6 +53,7 @@ export interface DeskAnswers {
   sides: Picture;
   separation: { merging: Merging[]; edges: ValueStudy['edges']; masses: number };
   edgeLines: DrawnLine[];
+  form: FormStudy;
   focus: Omit<FocusReading, 'busy'> & { balance: Balance };
   busy: Picture;
   plan: Plan;

@@ -25,6 +25,7 @@ export function openingQueries(
     { kind: 'brightness', steps },
     { kind: 'lightAndShadow', squint, corrections: lightAndShadow.corrections },
     { kind: 'separation', squint, steps: steps / 2 },
+    { kind: 'form', squint },
     { kind: 'focus' },
     { kind: 'hidden', settings: pushSettingsOf(document), wheel },
     { kind: 'countSuggestion', keep: [] },

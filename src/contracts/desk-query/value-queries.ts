@@ -48,6 +48,7 @@ export const valueQueries = [
   z.object({ kind: z.literal('separation'), squint, steps }),
   /** All borders between masses, or only where masses merge within so many steps. */
   z.object({ kind: z.literal('edgeLines'), squint, merging: steps.nullable() }),
+  z.object({ kind: z.literal('form'), squint }),
   z.object({ kind: z.literal('focus') }),
   z.object({ kind: z.literal('busy') }),
   z.object({ kind: z.literal('plan'), plan: planSettingsSchema }),

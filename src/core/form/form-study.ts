@@ -3,7 +3,7 @@ import type { Mass } from '../measure/masses';
 import type { MeasureSources } from '../measure/sources';
 import { colourGrid } from '../picture/colour-grid';
 import { MASS_CELLS } from '../measure/masses';
-import { drawnLines, halosAlong, type DrawnLine, type Halo } from './halos';
+import { contourLines, halosAlong, type ContourLine, type Halo } from './halos';
 import { gradientsOf, type MassGradients } from './gradients';
 import { readReflections, type Reflection } from './reflections';
 import { labelsOn, RIM_CELLS, rimProfiles } from './rim-profiles';
@@ -24,7 +24,7 @@ export interface FormStudy {
   /** The main ones. */
   main: MassForm[];
   halos: Halo[];
-  lines: DrawnLine[];
+  lines: ContourLine[];
   shadows: ShadowForm[];
   reflections: Reflection[];
 }
@@ -56,7 +56,7 @@ export function readForm(sources: MeasureSources, squint: number): FormStudy {
     masses: masses.masses,
     main: main.map((mass, i) => ({ ...mass, gradients: gradients[i], variety: variety[i] })),
     halos: halosAlong(rims),
-    lines: drawnLines(rims),
+    lines: contourLines(rims),
     shadows: readShadowForms(masses, borders, fine, labels, litShares(masses, cellSides)),
     reflections: readReflections(masses),
   };

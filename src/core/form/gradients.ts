@@ -84,7 +84,11 @@ export function isRim(labels: Int16Array, width: number, c: number): boolean {
 function planeGradient(sums: Float64Array, at: number, minRise: number): Gradient | null {
   const [n, sx, sy, sxx, sxy, syy] = sums;
   if (n < MIN_CELLS) return null;
-  const [xx, xy, yy] = [sxx / n - (sx / n) ** 2, sxy / n - (sx * sy) / n ** 2, syy / n - (sy / n) ** 2];
+  const [xx, xy, yy] = [
+    sxx / n - (sx / n) ** 2,
+    sxy / n - (sx * sy) / n ** 2,
+    syy / n - (sy / n) ** 2,
+  ];
   const mean = sums[at] / n;
   const qx = sums[at + 1] / n - (mean * sx) / n;
   const qy = sums[at + 2] / n - (mean * sy) / n;
@@ -103,7 +107,7 @@ function planeGradient(sums: Float64Array, at: number, minRise: number): Gradien
   const fit = Math.min(1, Math.max(0, explained / variance));
   if (rise < minRise || fit < MIN_FIT) return null;
   return {
-    towards: (((Math.atan2(gy, gx) * 180) / Math.PI + 360) % 360),
+    towards: ((Math.atan2(gy, gx) * 180) / Math.PI + 360) % 360,
     from: mean - rise / 2,
     to: mean + rise / 2,
     fit,

@@ -16,7 +16,7 @@ export interface Halo {
 }
 
 /** A line along the border of two masses, lighter or darker than both. */
-export interface DrawnLine {
+export interface ContourLine {
   tone: 'light' | 'dark';
   masses: [number, number];
   /** Against the nearer of the two in value: Munsell steps, above 0. */
@@ -73,10 +73,10 @@ function along(rim: Rim, found: readonly Found[]) {
 }
 
 /** The lines drawn along borders, the strongest first. */
-export function drawnLines(rims: readonly Rim[]): DrawnLine[] {
+export function contourLines(rims: readonly Rim[]): ContourLine[] {
   return rims
     .flatMap((rim) =>
-      (['dark', 'light'] as const).flatMap((tone): DrawnLine[] => {
+      (['dark', 'light'] as const).flatMap((tone): ContourLine[] => {
         const found = rim.stretches.flatMap((stretch) => {
           const step = lineStep(stretch, tone);
           return step === null ? [] : [{ ...stretch, step }];
@@ -92,7 +92,9 @@ export function drawnLines(rims: readonly Rim[]): DrawnLine[] {
 function lineStep({ inside }: RimStretch, tone: 'light' | 'dark'): number | null {
   const sign = tone === 'dark' ? -1 : 1;
   const grounds = inside.map((profile) => sign * meanOver(profile, ...LINE_GROUND));
-  const peaks = inside.map((profile) => Math.max(...profile.subarray(0, LINE).map((v) => sign * v)));
+  const peaks = inside.map((profile) =>
+    Math.max(...profile.subarray(0, LINE).map((v) => sign * v)),
+  );
   const peak = Math.max(...peaks);
   const step = peak - Math.max(...grounds);
   // NaN, where a mass is not as deep, is no line.

@@ -30,7 +30,7 @@ const MIN_RUN = 16;
 const MIN_TURN = 1.5;
 /** The least rise from the core to the reflected light, and the part of the turn beyond which it is a light of its own. */
 const MIN_RISE = 0.3;
-const MAX_RISE = 0.5;
+const MAX_RISE = 0.35;
 /** The part of the rise from which on a cell is of the reflected light. */
 const UPPER = 0.6;
 /** So many lines have to find it beside each other. */
@@ -68,7 +68,9 @@ export function reflectedRegions(grid: ColourGrid): ReflectedRegion[] {
       }
     }
     // A gap of one line is noise.
-    const closed = isBack.map((is, c) => is || (isBack[c - 1] && isBack[c + 1]) || (isBack[c - width] && isBack[c + width]) ? 1 : 0);
+    const closed = isBack.map((is, c) =>
+      is || (isBack[c - 1] && isBack[c + 1]) || (isBack[c - width] && isBack[c + width]) ? 1 : 0,
+    );
     const parts = connectedComponents(closed, width, height, 0);
     const length = Math.hypot(...way);
     const away: [number, number] = [way[0] / length, way[1] / length];
@@ -145,7 +147,7 @@ function turnsAlong(cells: readonly number[], { value, oklab, mask }: ColourGrid
     );
   };
   const turns: Turn[] = [];
-  for (let from = 1; from < cells.length - 1; ) {
+  for (let from = 1; from < cells.length - 1;) {
     let to = from;
     while (to < cells.length - 1 && !isEdge(to)) to++;
     const turn = to - from >= MIN_RUN ? turnIn(cells, value, from + MIXED, to - MIXED) : null;
@@ -164,7 +166,10 @@ function turnIn(
 ): Turn | null {
   // A mean of three along the line: grain is no turn.
   const at = (i: number) =>
-    (value[cells[Math.max(from, i - 1)]] + value[cells[i]] + value[cells[Math.min(end - 1, i + 1)]]) / 3;
+    (value[cells[Math.max(from, i - 1)]] +
+      value[cells[i]] +
+      value[cells[Math.min(end - 1, i + 1)]]) /
+    3;
   let core = from;
   for (let i = from; i < end; i++) if (at(i) < at(core)) core = i;
   let light = from;

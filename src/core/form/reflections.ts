@@ -15,6 +15,34 @@ export interface Reflection {
   chroma: number;
 }
 
+/** From this change on a reflection is lighter or darker, stronger or duller: Munsell steps, chroma. */
+const MIN_CHANGE = 0.2;
+const MIN_DULLING = 0.006;
+/** From this value on a thing is a light to its reflection. */
+const LIGHT = 5;
+
+/** What a reflection is against its thing. */
+export interface ReflectionChange {
+  value: 'lighter' | 'darker' | 'alike';
+  chroma: 'stronger' | 'duller' | 'alike';
+  /** Whether it does what water does: lights come darker, darks lighter, and nothing stronger. */
+  isUsual: boolean;
+}
+
+export function reflectionChange(
+  thing: Pick<Mass, 'value'>,
+  { value, chroma }: Pick<Reflection, 'value' | 'chroma'>,
+): ReflectionChange {
+  const change: ReflectionChange = {
+    value: Math.abs(value) < MIN_CHANGE ? 'alike' : value > 0 ? 'lighter' : 'darker',
+    chroma: Math.abs(chroma) < MIN_DULLING ? 'alike' : chroma > 0 ? 'stronger' : 'duller',
+    isUsual: false,
+  };
+  const against = thing.value >= LIGHT ? 'lighter' : 'darker';
+  change.isUsual = change.value !== against && change.chroma !== 'stronger';
+  return change;
+}
+
 /** The least overlap of a mass with the mirror image of another. */
 const MIN_OVERLAP = 0.5;
 /** A mass of a smaller share is not looked for below. */
@@ -57,7 +85,7 @@ interface Box {
   bottom: number;
   left: number;
   right: number;
-  }
+}
 
 /**
  * Pairs of a mass and its likeness below, about one waterline: of all the rows the one about which most area
@@ -183,7 +211,17 @@ function isEvidence(masses: Masses, boxes: readonly Box[], pair: Candidate): boo
   if (Math.max(one.right - one.left, other.right - other.left) >= SPANS * width) return false;
   const correlation = mirrorCorrelation(masses, one, row);
   if (overlap < SURE_OVERLAP && correlation < MIN_CORRELATION) return false;
-  if (overlap - overlapMoved(masses, above, below, Math.round((other.top + other.bottom - one.top - one.bottom) / 2)) >= MIN_MIRRORED) return true;
+  if (
+    overlap -
+      overlapMoved(
+        masses,
+        above,
+        below,
+        Math.round((other.top + other.bottom - one.top - one.bottom) / 2),
+      ) >=
+    MIN_MIRRORED
+  )
+    return true;
   const isNear = other.top - one.bottom <= NEAR * down;
   return !isSame(masses, pair) && (isNear || correlation >= SURE_CORRELATION);
 }

@@ -114,14 +114,15 @@ function withoutBands(
   masses: readonly Mass[],
   widths: Float64Array,
 ): Int16Array {
-  const isBand = Array.from(widths, (w) => w >= MAX_LINE_WIDTH && w < MAX_BAND_WIDTH);
+  const isBand = Array.from(widths, (w) => w < MAX_BAND_WIDTH);
   const meetings = new Map<number, Map<number, number>>();
   labels.forEach((label, c) => {
     if (label < 0 || !isBand[label]) return;
     const met = meetings.get(label) ?? new Map<number, number>();
     for (const d of neighbours(c, width, labels.length)) {
       const other = labels[d];
-      if (other >= 0 && other !== label && !isBand[other]) met.set(other, (met.get(other) ?? 0) + 1);
+      if (other >= 0 && other !== label && !isBand[other])
+        met.set(other, (met.get(other) ?? 0) + 1);
     }
     meetings.set(label, met);
   });
@@ -140,11 +141,7 @@ function withoutBands(
 }
 
 /** Gives the cells of masses that are as thin as a line to the nearest that is not, so that those meet in the line. */
-function withoutLines(
-  labels: Int16Array,
-  { width }: ColourGrid,
-  widths: Float64Array,
-): Int16Array {
+function withoutLines(labels: Int16Array, { width }: ColourGrid, widths: Float64Array): Int16Array {
   const isLine = Array.from(widths, (w) => w < MAX_LINE_WIDTH);
   if (isLine.every(Boolean) || !isLine.some(Boolean)) return labels;
   const given = Int16Array.from(labels, (label) => (label >= 0 && isLine[label] ? -2 : label));

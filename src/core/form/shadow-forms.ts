@@ -57,7 +57,7 @@ export function readShadowForms(
     .map(({ cells, core: coreCells, form, away }) => {
       const core = spotOf(coreCells, grid);
       const back = spotOf(cells, grid);
-      const own = new Set([...form, ...cells].map((c) => labels[c]));
+      const own = mainOf([...form, ...cells].map((c) => labels[c]));
       return {
         mass: mostCommon(coreCells.map((c) => labels[c])),
         light: ((Math.atan2(away[1], -away[0]) * 180) / Math.PI + 360) % 360,
@@ -65,7 +65,7 @@ export function readShadowForms(
         reflected: {
           ...back,
           step: back.value - core.value,
-          from: throwerOf(masses, labels, new Set([...form, ...cells]), cells, core, back, grid),
+          from: throwerOf(masses, labels, own, cells, core, back, grid),
         },
         cast: castShadow(masses, borders, own, lit, core.place, away),
         size: cells.length,
@@ -73,6 +73,13 @@ export function readShadowForms(
     })
     .sort((one, other) => other.size - one.size)
     .map(({ size: _, ...form }) => form);
+}
+
+/** Those that are a fifth and more of all. */
+function mainOf(of: readonly number[]): Set<number> {
+  const counts = new Map<number, number>();
+  for (const one of of) counts.set(one, (counts.get(one) ?? 0) + 1);
+  return new Set([...counts.keys()].filter((one) => (counts.get(one) ?? 0) >= of.length / 5));
 }
 
 function mostCommon(of: readonly number[]): number {
@@ -119,7 +126,10 @@ function spotOf(cells: readonly number[], grid: ColourGrid): Spot {
 
 /** a, b for their lightness: what light alone does not change. */
 function hueShift(of: Oklab, against: Oklab): [number, number] {
-  const [one, other] = [of, against].map(({ L, a, b }) => [a / Math.max(0.05, L), b / Math.max(0.05, L)]);
+  const [one, other] = [of, against].map(({ L, a, b }) => [
+    a / Math.max(0.05, L),
+    b / Math.max(0.05, L),
+  ]);
   return [0.7 * (one[0] - other[0]), 0.7 * (one[1] - other[1])];
 }
 
@@ -127,7 +137,7 @@ function hueShift(of: Oklab, against: Oklab): [number, number] {
 function throwerOf(
   { masses }: Masses,
   labels: Int16Array,
-  form: ReadonlySet<number>,
+  own: ReadonlySet<number>,
   cells: readonly number[],
   core: Spot,
   back: Spot,
@@ -144,7 +154,8 @@ function throwerOf(
         if (Math.abs((d % width) - (c % width)) > 1) continue;
         reached.add(d);
         next.push(d);
-        if (!form.has(d)) weights.set(labels[d], (weights.get(labels[d]) ?? 0) + 1 / distance);
+        if (!own.has(labels[d]))
+          weights.set(labels[d], (weights.get(labels[d]) ?? 0) + 1 / distance);
       }
     wave = next;
   }

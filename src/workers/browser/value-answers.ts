@@ -1,3 +1,4 @@
+import { readForm } from '@/core/form/form-study';
 import { readBalance } from '@/core/measure/balance';
 import { brightnessPicture, misledPixels, readBrightness } from '@/core/measure/brightness';
 import { readLightAndShadow, sideMap, sidePicture } from '@/core/measure/light-and-shadow';
@@ -87,6 +88,8 @@ export const valueAnswers = {
       .filter(({ one, other }) => pairs.includes([one, other].join()))
       .flatMap(({ lines }) => lines.map(({ points }) => ({ kind: 'merging' as const, points })));
   },
+
+  form: ({ squint }, { images }) => readForm(images, squint),
 
   focus(_, { images }) {
     const { places, quiet } = images.focus();

@@ -167,7 +167,10 @@ export function plantedRims(seed: number): { picture: Picture; rims: PlantedRim[
     let base = inside ? nearest.base : ground;
     let value = inside ? nearest.value : groundValue + slope * (x / WIDTH - 0.5);
     if (/line/.test(what) && Math.abs(d) < width / 2) {
-      const [low, high] = [Math.min(nearest.value, groundValue), Math.max(nearest.value, groundValue)];
+      const [low, high] = [
+        Math.min(nearest.value, groundValue),
+        Math.max(nearest.value, groundValue),
+      ];
       value = what === 'dark line' ? low - step : high + step;
       base = { L: 0.5, a: 0, b: 0 };
     } else if (/halo/.test(what) && inside === (isLighter === (what === 'light halo'))) {
@@ -193,7 +196,14 @@ export interface PlantedThing {
 }
 
 /** Things on a shore: some repeat in the water below, darkened and dulled as water does; others only have something else there. */
-export function plantedReflections(seed: number): { picture: Picture; waterline: number; things: PlantedThing[] } {
+export function plantedReflections(seed: number): {
+  picture: Picture;
+  waterline: number;
+  /** How much darker lights come in the water, in Munsell steps, and what is left of chroma. */
+  lights: number;
+  duller: number;
+  things: PlantedThing[];
+} {
   const random = randomFrom(seed);
   const shore = between(random, 0.42, 0.58) * HEIGHT;
   const sky = colour(random, between(random, 6, 6.6));
@@ -209,7 +219,11 @@ export function plantedReflections(seed: number): { picture: Picture; waterline:
     const depth: Depth = (u, v) => {
       if (kind === 'tower') return box(x - rx * 0.6, base - height, x + rx * 0.6, base)(u, v);
       if (kind === 'tree')
-        return Math.min(base - v, v - (base - height), (rx * (v - base + height)) / height - Math.abs(u - x));
+        return Math.min(
+          base - v,
+          v - (base - height),
+          (rx * (v - base + height)) / height - Math.abs(u - x),
+        );
       return Math.max(
         box(x - rx * 0.8, base - height * 0.55, x + rx * 0.8, base)(u, v),
         Math.min(
@@ -220,7 +234,16 @@ export function plantedReflections(seed: number): { picture: Picture; waterline:
     };
     const value = pick(random, [between(random, 1.5, 3), between(random, 8.6, 9.2)]);
     const ends = [base, base + 2 * (shore - base), 2 * shore - base + height];
-    return { x, base, height, depth, value, base0: colour(random, value), reflects: random() < 0.65, ends };
+    return {
+      x,
+      base,
+      height,
+      depth,
+      value,
+      base0: colour(random, value),
+      reflects: random() < 0.65,
+      ends,
+    };
   });
   const ripple = [between(random, 0.2, 0.5), between(random, 0, 3)];
   const other = things.map(() => colour(random, between(random, 2, 8)));
@@ -247,6 +270,8 @@ export function plantedReflections(seed: number): { picture: Picture; waterline:
   return {
     picture,
     waterline: shore / HEIGHT,
+    lights,
+    duller,
     things: things.map(({ x, base, height, reflects }) => ({
       place: { x: x / WIDTH, y: (base - height * 0.25) / HEIGHT },
       below: { x: x / WIDTH, y: (2 * shore - base + height * 0.25) / HEIGHT },
@@ -320,4 +345,3 @@ export function plantedShadows(seed: number): { picture: Picture; forms: Planted
     })),
   };
 }
-

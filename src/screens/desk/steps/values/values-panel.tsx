@@ -3,6 +3,7 @@
 import { Choice } from '@/ui/choice';
 import { useDeskStore, useStepView, EMPTY_HAND } from '../../desk-store';
 import { FocusTab } from './focus-tab';
+import { FormTab } from './form-tab';
 import { GreysTab } from './greys-tab';
 import { LightTab } from './light-tab';
 import { SeparationTab } from './separation-tab';
@@ -13,6 +14,7 @@ const TITLES: Record<ValueTab, string> = {
   zones: 'range',
   light: 'light',
   separation: 'separation',
+  form: 'form',
   focus: 'focus',
   greys: 'greys',
 };
@@ -20,11 +22,12 @@ const TABS: Record<ValueTab, () => React.ReactNode> = {
   zones: ZonesTab,
   light: LightTab,
   separation: SeparationTab,
+  form: FormTab,
   focus: FocusTab,
   greys: GreysTab,
 };
 
-/** The picture in values alone, under five tabs. */
+/** The picture in values alone, under six tabs. */
 export function ValuesPanel() {
   const [{ tab }, look] = useStepView(valuesView);
   const { set } = useDeskStore().getState();

@@ -3,7 +3,7 @@ import { addressCodec, anyOf, oneOf } from '@/ui/address';
 import { placesField, type Point, type StepView } from '../../view';
 
 /** The tabs of the step. */
-export const VALUE_TABS = ['zones', 'light', 'separation', 'focus', 'greys'] as const;
+export const VALUE_TABS = ['zones', 'light', 'separation', 'form', 'focus', 'greys'] as const;
 export type ValueTab = (typeof VALUE_TABS)[number];
 
 const LENSES = [
@@ -23,6 +23,7 @@ export const LENSES_OF: Record<ValueTab, readonly Lens[]> = {
   zones: ['picture', 'squint', 'greys', 'zones'],
   light: ['picture', 'sides'],
   separation: ['picture', 'greys', 'merging'],
+  form: ['picture', 'edges'],
   focus: ['picture', 'edges', 'busy'],
   greys: ['picture'],
 };
@@ -31,6 +32,7 @@ const FIRST_LENS: Record<ValueTab, Lens> = {
   zones: 'greys',
   light: 'sides',
   separation: 'picture',
+  form: 'picture',
   focus: 'picture',
   greys: 'picture',
 };
