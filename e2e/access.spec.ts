@@ -120,7 +120,7 @@ test('no violation on the Wall and at the Desk, on any surround', async ({ page 
     await isNeutral(page);
   }
   await toStep(page, 'Values');
-  for (const tab of ['light', 'separation', 'focus', 'greys']) {
+  for (const tab of ['light', 'separation', 'form', 'focus', 'greys']) {
     await toTab(page, tab);
     await expect(page.getByTestId('finding')).not.toContainText('…');
     await hasNoViolation(page, `Values, ${tab}`);

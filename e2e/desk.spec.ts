@@ -262,7 +262,7 @@ test('what is stored of a study is shown as its steps open, and read again only 
   const sentence = page.getByTestId('finding').first();
   await toStep(page, 'Values');
   await expect(sentence).toContainText('values carry it');
-  for (const tab of ['light', 'focus', 'separation', 'greys']) {
+  for (const tab of ['light', 'focus', 'form', 'separation', 'greys']) {
     await toTab(page, tab);
     await expect(sentence).not.toContainText('…');
   }
@@ -273,7 +273,7 @@ test('what is stored of a study is shown as its steps open, and read again only 
   await expect(sentence).not.toContainText('…');
   await toStep(page, 'Palette');
   const figures = ['values', 'valueEnds', 'zoneBodies', 'lightAndShadow', 'separation', 'focus'];
-  const stored = [...figures, 'brightness', 'colours', 'hidden', 'countSuggestion'];
+  const stored = [...figures, 'form', 'brightness', 'colours', 'hidden', 'countSuggestion'];
   expect((await askedKinds(page)).filter((kind) => stored.includes(kind))).toEqual([]);
 
   await toStep(page, 'Values');

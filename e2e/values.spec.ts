@@ -193,6 +193,25 @@ test('parting: two places, two zones, and what merges in grey', async ({ page })
   await expect(page).toHaveURL(/lens=merging/);
 });
 
+test('form: how masses turn, and what lies below them in the wet', async ({ page }) => {
+  await openStudy(page, app.url, STATION);
+  await toStep(page, 'Values');
+  await toTab(page, 'form');
+  await expect(finding(page)).toContainText(/grows lighter toward the bottom\./);
+  await expect(finding(page)).toContainText(/has its likeness below it, darker by .* and duller/);
+  await expect(page.getByRole('button', { name: /^Dark grey at the bottom grows/ })).toContainText(
+    'varied',
+  );
+
+  // Pointed at, a window and its likeness stay clear and the sky steps back.
+  const [x, y] = await onStage(page, 0.2, 0.1);
+  const clear = await pixelAt(page, x, y);
+  await page.getByRole('button', { name: /^Peach on the right has its likeness/ }).hover();
+  await expect.poll(() => pixelAt(page, x, y)).not.toEqual(clear);
+  await choose(page, 'Seen as', 'edges');
+  await expect(page).toHaveURL(/tab=form.*lens=edges/);
+});
+
 test('focus: ranked places with their reason, quiet ones, edges and weight', async ({ page }) => {
   await openStudy(page, app.url, STATION);
   await toStep(page, 'Values');

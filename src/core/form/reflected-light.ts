@@ -35,6 +35,8 @@ const MAX_RISE = 0.35;
 const UPPER = 0.6;
 /** So many lines have to find it beside each other. */
 const MIN_LINES = 10;
+/** On the way from the light to the core value may rise again by this part of the turn in all: more is a texture. */
+const MAX_BACK = 0.2;
 /** Cells at an end of a run that are mixed with what lies beyond. */
 const MIXED = 1;
 
@@ -177,6 +179,9 @@ function turnIn(
   let rise = 0;
   for (let i = core; i < end; i++) rise = Math.max(rise, at(i) - at(core));
   const turn = at(light) - at(core);
+  let back = 0;
+  for (let i = light; i < core; i++) back += Math.max(0, at(i + 1) - at(i));
+  if (back > MAX_BACK * turn) return null;
   if (turn < MIN_TURN || rise < MIN_RISE || rise > MAX_RISE * turn) return null;
   return { light, core, end, rise };
 }

@@ -144,6 +144,13 @@ describe('values in the worker', () => {
     ).toContain('found');
   });
 
+  it('tell the form of its masses, whatever the squint', () => {
+    const form = ask({ kind: 'form', squint: 0.01 });
+    expect(form.masses).toHaveLength(3);
+    expect(form.main).toHaveLength(3);
+    expect(form.reflections).toEqual([]);
+  });
+
   it('hatch what brightness misleads about, and veil what is quiet', () => {
     const marks = ask({ kind: 'misleadingMarks', steps: 1 });
     const hatched = (from: number, to: number) =>

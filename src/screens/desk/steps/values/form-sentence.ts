@@ -51,6 +51,9 @@ export function gradientWords({
   return changes.length > 0 ? `grows ${list(changes)}` : null;
 }
 
+/** Whether a mass changes from side to side. */
+export const turns = ({ gradients }: MassForm) => gradientWords(gradients) !== null;
+
 /** Standard deviations of a, b at one value: below the first a mass is of one colour, from the second on it is broken. */
 const EVEN = 0.008;
 const BROKEN = 0.018;
@@ -65,14 +68,15 @@ export const massWords = ({ colour, place }: Pick<Mass, 'colour' | 'place'>) =>
   `${shortName(colour)} ${placeWords(place)}`;
 
 /** What turns most, and the plainest of what was found besides. */
-export function formSentence(form: FormStudy): string {
-  const turning = form.main.find(({ gradients }) => gradientWords(gradients) !== null);
+export function formSentence(form: FormStudy, scale: ValueScale): string {
+  const turning = form.main.find(turns);
   const first = turning
     ? `The ${massWords(turning)} ${gradientWords(turning.gradients)}.`
     : 'The main masses are even: none changes from side to side.';
-  const [reflection] = form.reflections;
-  if (reflection)
-    return `${first} ${capital(shortName(form.masses[reflection.above].colour))} has its likeness below it.`;
+  const [reflection] = [...form.reflections].sort(
+    (one, other) => Math.abs(other.value) - Math.abs(one.value),
+  );
+  if (reflection) return `${first} ${reflectionWords(reflection, form.masses, scale)}.`;
   const [shadow] = form.shadows;
   if (shadow) return `${first} Light comes back into a shadow ${placeWords(shadow.core.place)}.`;
   const [halo] = form.halos;
@@ -128,5 +132,5 @@ export function reflectionWords(
     chroma === 'alike' ? 'as intense' : chroma,
   ];
   const rule = isUsual ? '' : '; water would do the opposite';
-  return `${capital(massWords(thing))} and its likeness below: ${list(changes)}${rule}`;
+  return `${capital(massWords(thing))} has its likeness below it, ${list(changes)}${rule}`;
 }

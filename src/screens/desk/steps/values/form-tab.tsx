@@ -4,7 +4,7 @@ import { hexFromOklab } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
 import type { FormStudy, MassForm } from '@/core/form/form-study';
 import { useSettings } from '@/ui/settings';
-import { capital } from '@/ui/words';
+import { capital, list } from '@/ui/words';
 import { useDocument } from '../../desk-store';
 import type { Focus } from '../../extension-points';
 import { Finding, Section } from '../../panel/panel-parts';
@@ -18,6 +18,7 @@ import {
   massWords,
   reflectionWords,
   shadowWords,
+  turns,
   varietyWord,
 } from './form-sentence';
 import { LensChoice } from './lens-choice';
@@ -29,19 +30,30 @@ const SHOWN = 0.08;
 /** How masses turn from side to side, what lies along their edges, in their shadows and in the water. */
 export function FormTab() {
   const squint = useDocument((document) => document.values.squint);
+  const { scale } = useSettings().settings;
   const { value: form, stale } = useAnswer<'form'>({ kind: 'form', squint });
   if (!form) return <Finding>Looking how the masses turn …</Finding>;
-  const first = form.main.findIndex(({ gradients }) => gradientWords(gradients) !== null);
+  const turning = form.main.flatMap((mass, index) => (turns(mass) ? [{ mass, index }] : []));
+  const still = form.main.filter((mass) => !turns(mass));
   return (
     <>
-      <Finding stale={stale} focus={first < 0 ? null : { kind: 'masses', which: [first] }}>
-        {formSentence(form)}
+      <Finding
+        stale={stale}
+        focus={turning[0] ? { kind: 'masses', which: [turning[0].index] } : null}
+      >
+        {formSentence(form, scale)}
       </Finding>
       <LensChoice />
       <Section title="Across the main masses" aside="colour at one value">
-        {form.main.map((mass, i) => (
-          <MassRow key={i} mass={mass} index={i} />
+        {turning.map(({ mass, index }) => (
+          <MassRow key={index} mass={mass} index={index} />
         ))}
+        {still.length > 0 && (
+          <p className="py-2 text-[15px] leading-tight text-soft">
+            {capital(list(still.map(massWords)))} {still.length === 1 ? 'does' : 'do'} not change
+            from side to side.
+          </p>
+        )}
       </Section>
       <Others form={form} />
     </>
@@ -49,11 +61,10 @@ export function FormTab() {
 }
 
 function MassRow({ mass, index }: { mass: MassForm; index: number }) {
-  const words = gradientWords(mass.gradients);
   return (
     <Row focus={{ kind: 'masses', which: [index] }} colours={[mass.colour]}>
       <span className="grow">
-        {capital(massWords(mass))} {words ?? 'does not change from side to side'}
+        {capital(massWords(mass))} {gradientWords(mass.gradients)}
       </span>
       <span className="shrink-0">{varietyWord(mass.variety)}</span>
     </Row>
@@ -74,7 +85,7 @@ function Others({ form }: { form: FormStudy }) {
   return (
     <>
       {reflections.length > 0 && (
-        <Section title="In the water">
+        <Section title="Likenesses below">
           {reflections.slice(0, MAX_LISTED).map((reflection, i) => (
             <Row
               key={i}
