@@ -22,7 +22,7 @@ const mass = (L: number, x: number, y: number): MassForm => ({
   variety: 0.004,
 });
 const LIGHT = mass(0.9, 0.5, 0.1);
-const DARK = mass(0.3, 0.9, 0.9);
+const DARK = mass(0.42, 0.9, 0.9);
 const FORM: FormStudy = {
   masses: [LIGHT, DARK],
   main: [LIGHT, DARK],
