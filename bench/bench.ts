@@ -1,10 +1,12 @@
 // What each heavy operation costs, as a ratio to one plain sRGB → OKLab conversion of the same
-// picture in the same run; and how good palettes are beside others. `npm run bench`; with `--drop` also from a dropped file to its palette.
+// picture in the same run; and how good palettes are beside others. `npm run bench`; with `--drop` also from a dropped file to its palette. With
+// `--pictures`: what is said of the demo’s pictures and of Debian’s photographs, as one page.
 import { benchDrawers } from './drawers';
 import { dropToPalette } from './drop';
 import { benchHidden } from './hidden';
 import { benchOperations, photograph } from './operations';
 import { comparePalettes } from './palettes';
+import { readPictures } from './pictures';
 import { benchWall } from './wall';
 
 const PARTS: Record<string, () => Promise<unknown>> = {
@@ -16,11 +18,14 @@ const PARTS: Record<string, () => Promise<unknown>> = {
 };
 
 const at = process.argv.indexOf('--only');
-const only = at < 0 ? Object.keys(PARTS) : [process.argv[at + 1]];
+const isReading = process.argv.includes('--pictures');
+const only = at < 0 ? (isReading ? [] : Object.keys(PARTS)) : [process.argv[at + 1]];
 for (const part of only) {
   if (!(part in PARTS)) throw new Error(`--only takes one of ${Object.keys(PARTS).join(', ')}`);
   await PARTS[part]();
 }
+
+if (isReading) await readPictures();
 
 if (process.argv.includes('--drop')) {
   console.log('\nFrom dropping the 12-megapixel JPEG to seeing its palette, in the browser:');
