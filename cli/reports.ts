@@ -8,7 +8,7 @@ import { CORE_VERSION } from '../src/core/index';
 import { carriedBy } from '../src/core/measure/carried';
 import { readColourStudy, type ColourStudy } from '../src/core/measure/colour-study';
 import { readForm, type FormStudy } from '../src/core/form/form-study';
-import { reflectionChange } from '../src/core/form/reflections';
+import { reflectionChange } from '../src/core/form/reflection-change';
 import type { Mass } from '../src/core/measure/masses';
 import { measureSources } from '../src/core/measure/sources';
 import { readValueStudy } from '../src/core/measure/value-study';

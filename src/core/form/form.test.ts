@@ -4,7 +4,7 @@ import type { Picture } from '../picture/picture';
 import { measureSources } from '../measure/sources';
 import { anyPicture, greyBytes, paintedBy } from '../testing';
 import { readForm, type FormStudy } from './form-study';
-import { reflectionChange } from './reflections';
+import { reflectionChange } from './reflection-change';
 import {
   plantedGradients,
   plantedReflections,

@@ -26,10 +26,11 @@ export interface ContourLine {
 }
 
 /** The least step of a halo, and of a line. */
-const MIN_HALO = 0.35;
+const MIN_HALO = 0.4;
 const MIN_LINE = 0.7;
 /** What runs along less of a border is chance. */
-const MIN_ALONG = 0.4;
+const MIN_ALONG = 0.5;
+const MIN_STRETCHES = 2;
 /** Cells from the border: a line's middle lies within the first, its ground between the others. */
 const LINE = 4;
 const LINE_GROUND = [7, 11] as const;
@@ -63,7 +64,7 @@ interface Found {
 function along(rim: Rim, found: readonly Found[]) {
   const length = rim.stretches.reduce((sum, stretch) => sum + stretch.length, 0);
   const own = found.reduce((sum, stretch) => sum + stretch.length, 0);
-  if (own === 0 || own < MIN_ALONG * length) return null;
+  if (found.length < MIN_STRETCHES || own < MIN_ALONG * length) return null;
   const strongest = found.reduce((most, one) => (one.step > most.step ? one : most));
   return {
     step: found.reduce((sum, one) => sum + one.step * one.length, 0) / own,

@@ -1,4 +1,5 @@
 import type { ColourGrid } from '../picture/colour-grid';
+import { localColourLikeness } from '../measure/warm-cool';
 import { connectedComponents } from '../raster/connected-components';
 
 /** A part of a shadow that is lighter again on the side away from the light, by the cells of a grid. */
@@ -34,7 +35,11 @@ const MAX_RISE = 0.35;
 /** The part of the rise from which on a cell is of the reflected light. */
 const UPPER = 0.6;
 /** So many lines have to find it beside each other. */
-const MIN_LINES = 10;
+const MIN_LINES = 16;
+/** The longest way from the light to the core, in cells: what turns more slowly is a sky or a field. */
+const MAX_TURN_LENGTH = 150;
+/** How likely light and core have to be one local colour. */
+const ONE_COLOUR = 0.3;
 /** On the way from the light to the core value may rise again by this part of the turn in all: more is a texture. */
 const MAX_BACK = 0.2;
 /** Cells at an end of a run that are mixed with what lies beyond. */
@@ -148,13 +153,19 @@ function turnsAlong(cells: readonly number[], { value, oklab, mask }: ColourGrid
         COLOUR_EDGE
     );
   };
+  const colourAt = (i: number) => {
+    const c = cells[i] * 3;
+    return { L: oklab[c], a: oklab[c + 1], b: oklab[c + 2] };
+  };
   const turns: Turn[] = [];
   for (let from = 1; from < cells.length - 1;) {
     let to = from;
     while (to < cells.length - 1 && !isEdge(to)) to++;
     const turn = to - from >= MIN_RUN ? turnIn(cells, value, from + MIXED, to - MIXED) : null;
+    const isOne =
+      turn && localColourLikeness(colourAt(turn.light), colourAt(turn.core)) >= ONE_COLOUR;
     // What rises up to the border of the picture may go on rising.
-    if (turn && to < cells.length - 1) turns.push(turn);
+    if (turn && isOne && to < cells.length - 1) turns.push(turn);
     from = to + 1;
   }
   return turns;
@@ -181,7 +192,7 @@ function turnIn(
   const turn = at(light) - at(core);
   let back = 0;
   for (let i = light; i < core; i++) back += Math.max(0, at(i + 1) - at(i));
-  if (back > MAX_BACK * turn) return null;
+  if (back > MAX_BACK * turn || core - light > MAX_TURN_LENGTH) return null;
   if (turn < MIN_TURN || rise < MIN_RISE || rise > MAX_RISE * turn) return null;
   return { light, core, end, rise };
 }

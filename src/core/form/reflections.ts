@@ -1,5 +1,6 @@
 import { oklchFromOklab } from '../colour/oklab';
 import type { Mass, Masses } from '../measure/masses';
+import { boxesOf, mirrorCorrelation, overlapAbout, overlapMoved, type Box } from './mirrored';
 
 /** A mass and its likeness below it, as in still water. */
 export interface Reflection {
@@ -13,34 +14,6 @@ export interface Reflection {
   /** What the reflection is against what it reflects: in Munsell steps, and in OKLCH chroma. */
   value: number;
   chroma: number;
-}
-
-/** From this change on a reflection is lighter or darker, stronger or duller: Munsell steps, chroma. */
-const MIN_CHANGE = 0.2;
-const MIN_DULLING = 0.006;
-/** From this value on a thing is a light to its reflection. */
-const LIGHT = 5;
-
-/** What a reflection is against its thing. */
-export interface ReflectionChange {
-  value: 'lighter' | 'darker' | 'alike';
-  chroma: 'stronger' | 'duller' | 'alike';
-  /** Whether it does what water does: lights come darker, darks lighter, and nothing stronger. */
-  isUsual: boolean;
-}
-
-export function reflectionChange(
-  thing: Pick<Mass, 'value'>,
-  { value, chroma }: Pick<Reflection, 'value' | 'chroma'>,
-): ReflectionChange {
-  const change: ReflectionChange = {
-    value: Math.abs(value) < MIN_CHANGE ? 'alike' : value > 0 ? 'lighter' : 'darker',
-    chroma: Math.abs(chroma) < MIN_DULLING ? 'alike' : chroma > 0 ? 'stronger' : 'duller',
-    isUsual: false,
-  };
-  const against = thing.value >= LIGHT ? 'lighter' : 'darker';
-  change.isUsual = change.value !== against && change.chroma !== 'stronger';
-  return change;
 }
 
 /** The least overlap of a mass with the mirror image of another. */
@@ -57,10 +30,8 @@ const MAX_WATERLINE = 0.95;
 const ONE_WATERLINE = 0.015;
 /** A mass lower than this, in parts of the height, that lies across the waterline is a shore and no likeness. */
 const MIN_WHOLE = 0.15;
-/** A likeness that covers so much, or one around which the picture is so much alike, is no chance. */
-const SURE_OVERLAP = 0.8;
-const MIN_CORRELATION = 0.6;
-const SURE_CORRELATION = 0.85;
+/** A likeness around which the picture is not so much alike is chance: by `mirrorCorrelation`. */
+const MIN_CORRELATION = 0.85;
 /** What a waterline counts for that only a part of the picture is alike about, where one that all is alike about counts 1 more. */
 const WHOLE = 0.2;
 /** Where so many of the pairs are exact repeats and have a third of their kind, it is an ornament. */
@@ -70,22 +41,10 @@ const SAME_AREA = 0.25;
 /** A likeness that differs by less is an exact repeat: Munsell steps, chroma. */
 const SAME_VALUE = 0.2;
 const SAME_CHROMA = 0.01;
-/** What a mirrored shape has to fit better than the same shape moved down, to be sure that it is mirrored … */
+/** What a mirrored shape has to fit better than the same shape moved down, where it is not changed: windows in a wall repeat too. */
 const MIN_MIRRORED = 0.08;
-/** … or how near the two have to lie, where it is changed: a part of the height. Windows in a wall repeat too. */
-const NEAR = 0.05;
-/** What of the picture around a thing is held against what is below: parts of its width aside, of its height over it. */
-const ASIDE = 0.5;
-const OVER = 0.3;
 /** A mass as wide as the picture tells of no shape. */
 const SPANS = 0.8;
-
-interface Box {
-  top: number;
-  bottom: number;
-  left: number;
-  right: number;
-}
 
 /**
  * Pairs of a mass and its likeness below, about one waterline: of all the rows the one about which most area
@@ -161,43 +120,6 @@ function changeOf(
   return { value: other.value - one.value, chroma: other.chroma - one.chroma };
 }
 
-/**
- * How alike the picture around a pair is above its waterline and, mirrored, below it: the correlation of
- * OKLab over the thing, half its width to either side, and what stands over it; −1 to 1.
- */
-function mirrorCorrelation({ grid }: Masses, box: Box, row: number): number {
-  const { width, height, oklab } = grid;
-  const margin = Math.max(3, Math.round((box.right - box.left) * ASIDE));
-  const reach = Math.ceil((row - box.top) * (1 + OVER));
-  const left = Math.max(0, box.left - margin);
-  const right = Math.min(width, box.right + margin);
-  const sums = [0, 1, 2].map(() => ({ n: 0, x: 0, y: 0, xx: 0, yy: 0, xy: 0 }));
-  for (let d = 0; d < reach; d++) {
-    const up = Math.ceil(row) - 1 - d;
-    const down = Math.floor(row) + d;
-    if (up < 0 || down >= height) break;
-    for (let x = left; x < right; x++)
-      sums.forEach((sum, k) => {
-        const one = oklab[(up * width + x) * 3 + k];
-        const other = oklab[(down * width + x) * 3 + k];
-        sum.n++;
-        sum.x += one;
-        sum.y += other;
-        sum.xx += one * one;
-        sum.yy += other * other;
-        sum.xy += one * other;
-      });
-  }
-  let [both, one, other] = [0, 0, 0];
-  for (const { n, x, y, xx, yy, xy } of sums) {
-    if (n === 0) continue;
-    both += xy - (x * y) / n;
-    one += xx - (x * x) / n;
-    other += yy - (y * y) / n;
-  }
-  return one > 0 && other > 0 ? both / Math.sqrt(one * other) : 0;
-}
-
 const areaOf = ({ masses }: Masses, { above, below, overlap }: Candidate) =>
   overlap * Math.min(masses[above].share, masses[below].share);
 
@@ -206,11 +128,10 @@ function isEvidence(masses: Masses, boxes: readonly Box[], pair: Candidate): boo
   const { above, below, row, overlap } = pair;
   // A thing that is its own mirror image is no sign of water, but belongs to it.
   if (above === below) return false;
-  const { width, down } = masses.grid;
+  const { width } = masses.grid;
   const [one, other] = [boxes[above], boxes[below]];
   if (Math.max(one.right - one.left, other.right - other.left) >= SPANS * width) return false;
-  const correlation = mirrorCorrelation(masses, one, row);
-  if (overlap < SURE_OVERLAP && correlation < MIN_CORRELATION) return false;
+  if (mirrorCorrelation(masses, one, row) < MIN_CORRELATION) return false;
   if (
     overlap -
       overlapMoved(
@@ -222,8 +143,7 @@ function isEvidence(masses: Masses, boxes: readonly Box[], pair: Candidate): boo
     MIN_MIRRORED
   )
     return true;
-  const isNear = other.top - one.bottom <= NEAR * down;
-  return !isSame(masses, pair) && (isNear || correlation >= SURE_CORRELATION);
+  return !isSame(masses, pair);
 }
 
 /** Whether a likeness has the very colour of what it repeats. */
@@ -245,36 +165,6 @@ function mayReflect(mass: Mass, likeness: Mass): boolean {
   );
 }
 
-/** The box that holds all but the outermost twentieth of each mass on either side. */
-function boxesOf({ grid: { width, height }, labels, masses }: Masses): Box[] {
-  const rows = masses.map(() => new Int32Array(height));
-  const columns = masses.map(() => new Int32Array(width));
-  labels.forEach((mass, c) => {
-    if (mass < 0) return;
-    rows[mass][Math.floor(c / width)]++;
-    columns[mass][c % width]++;
-  });
-  return masses.map((_, i) => {
-    const cells = rows[i].reduce((sum, n) => sum + n, 0);
-    return {
-      top: rankOf(rows[i], 0.05 * cells),
-      bottom: rankOf(rows[i], 0.95 * cells) + 1,
-      left: rankOf(columns[i], 0.05 * cells),
-      right: rankOf(columns[i], 0.95 * cells) + 1,
-    };
-  });
-}
-
-/** The first index up to which more than `rank` is counted. */
-function rankOf(counts: Int32Array, rank: number): number {
-  let sum = 0;
-  for (let i = 0; i < counts.length; i++) {
-    sum += counts[i];
-    if (sum > rank) return i;
-  }
-  return counts.length - 1;
-}
-
 /** The rows about which one box may be the mirror image of the other: by their near and by their far ends. */
 function waterlinesOf(above: Box, below: Box, down: number): number[] {
   const narrower = Math.min(above.right - above.left, below.right - below.left);
@@ -289,44 +179,6 @@ function waterlinesOf(above: Box, below: Box, down: number): number[] {
   return [...new Set(rows.map((row) => Math.round(row * 2) / 2))].filter(
     (row) => row >= MIN_WATERLINE * down && row <= MAX_WATERLINE * down,
   );
-}
-
-/** What a mass mirrored about a row, and another mass, both hold of what either holds, within the picture. */
-function overlapAbout(
-  { grid: { width, height }, labels }: Masses,
-  above: number,
-  below: number,
-  row: number,
-): number {
-  let [both, either] = [0, 0];
-  for (let y = Math.ceil(row); y < height; y++) {
-    const from = Math.round(2 * row - 1 - y);
-    if (from < 0) break;
-    for (let x = 0; x < width; x++) {
-      const isAbove = labels[from * width + x] === above;
-      const isBelow = labels[y * width + x] === below;
-      if (isAbove && isBelow) both++;
-      if (isAbove || isBelow) either++;
-    }
-  }
-  return either > 0 ? both / either : 0;
-}
-
-/** The same of a mass moved down by some rows, not mirrored. */
-function overlapMoved(
-  { grid: { width }, labels }: Masses,
-  above: number,
-  below: number,
-  rows: number,
-): number {
-  let [both, either] = [0, 0];
-  for (let c = 0; c < labels.length; c++) {
-    const isAbove = labels[c - rows * width] === above;
-    const isBelow = labels[c] === below;
-    if (isAbove && isBelow) both++;
-    if (isAbove || isBelow) either++;
-  }
-  return either > 0 ? both / either : 0;
 }
 
 interface Candidate {

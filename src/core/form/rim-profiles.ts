@@ -11,7 +11,7 @@ export const REACH = 26;
 /** Borders are read in stretches of about so many cells: what runs along a part of one is found too. */
 const STRETCH = 24;
 /** Shorter borders are not read. */
-const MIN_BORDER = 16;
+const MIN_BORDER = 30;
 /** A mass narrower than this on average is a line: it goes to the masses that it parts. In cells. */
 const MAX_LINE_WIDTH = 6;
 /** One narrower than this is a band, of the neighbour that is most like it, if any is within this OKLab distance. */
