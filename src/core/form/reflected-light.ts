@@ -12,15 +12,11 @@ export interface ReflectedRegion {
   away: [number, number];
 }
 
-/** The ways lines are laid through a picture: from each side and aslant. */
+/** The ways lines are laid through a picture: across, down and aslant. Each is read from both its ends. */
 const WAYS: readonly (readonly [number, number])[] = [
   [1, 0],
-  [-1, 0],
   [0, 1],
-  [0, -1],
   [1, 1],
-  [-1, -1],
-  [1, -1],
   [-1, 1],
 ];
 /** A change over two cells that is an edge: Munsell steps, OKLab a, b. */
@@ -45,10 +41,19 @@ const MAX_BACK = 0.2;
 /** Cells at an end of a run that are mixed with what lies beyond. */
 const MIXED = 1;
 
-/** What one line finds: indices into it. */
+/** A line through the cells: the first, how far each next one lies from it, and how many there are. */
+interface Line {
+  start: number;
+  step: number;
+  length: number;
+}
+
+/** What one line finds: indices into it, from the light on. */
 interface Turn {
+  line: Line;
   light: number;
   core: number;
+  /** The one after the last. */
   end: number;
   rise: number;
 }
@@ -60,46 +65,66 @@ interface Turn {
  * region. `grid` is not squinted.
  */
 export function reflectedRegions(grid: ColourGrid): ReflectedRegion[] {
-  const { width, height } = grid;
-  const found: ReflectedRegion[] = [];
-  for (const way of WAYS) {
-    const turns: { cells: number[]; turn: Turn }[] = [];
-    const isBack = new Uint8Array(width * height);
-    for (const start of startsOf(way, width, height)) {
-      const cells = lineFrom(start, way, width, height);
-      for (const turn of turnsAlong(cells, grid)) {
-        turns.push({ cells, turn });
-        for (let i = turn.core + 1; i < turn.end; i++)
-          if (grid.value[cells[i]] >= grid.value[cells[turn.core]] + UPPER * turn.rise)
-            isBack[cells[i]] = 1;
-      }
-    }
-    // A gap of one line is noise.
-    const closed = isBack.map((is, c) =>
-      is || (isBack[c - 1] && isBack[c + 1]) || (isBack[c - width] && isBack[c + width]) ? 1 : 0,
+  const found = WAYS.flatMap(([dx, dy]) => {
+    const turns = linesOf(dx, dy, grid).flatMap((line) => turnsAlong(line, grid));
+    const length = Math.hypot(dx, dy);
+    return [1, -1].flatMap((sense) =>
+      regionsOf(
+        turns.filter(({ light, core }) => Math.sign(core - light) === sense),
+        grid,
+        [(sense * dx) / length, (sense * dy) / length],
+      ),
     );
-    const parts = connectedComponents(closed, width, height, 0);
-    const length = Math.hypot(...way);
-    const away: [number, number] = [way[0] / length, way[1] / length];
-    const regions = Array.from(parts.size, () => ({
-      cells: [] as number[],
-      core: [] as number[],
-      form: [] as number[],
-      away,
-      lines: 0,
-    }));
-    for (const { cells, turn } of turns) {
-      const first = cells.slice(turn.core + 1, turn.end).find((c) => isBack[c]);
-      if (first === undefined) continue;
-      const region = regions[parts.labels[first]];
-      region.lines++;
-      region.core.push(cells[turn.core]);
-      for (let i = turn.light; i < turn.end; i++)
-        (i > turn.core && isBack[cells[i]] ? region.cells : region.form).push(cells[i]);
-    }
-    found.push(...regions.filter(({ lines }) => lines >= MIN_LINES));
-  }
+  });
   return withoutRepeats(found);
+}
+
+/** The cells of a turn beyond its core that are lighter by most of its rise. */
+function backOf({ line, core, end, rise }: Turn, { value }: ColourGrid): number[] {
+  const limit = value[cellOf(line, core)] + UPPER * rise;
+  const sense = Math.sign(end - core);
+  const cells: number[] = [];
+  for (let i = core + sense; i !== end; i += sense)
+    if (value[cellOf(line, i)] >= limit) cells.push(cellOf(line, i));
+  return cells;
+}
+
+const cellOf = ({ start, step }: Line, i: number) => start + i * step;
+
+/** What neighbouring lines of one way find. */
+function regionsOf(
+  turns: readonly Turn[],
+  grid: ColourGrid,
+  away: [number, number],
+): ReflectedRegion[] {
+  if (turns.length < MIN_LINES) return [];
+  const { width, height } = grid;
+  const isBack = new Uint8Array(width * height);
+  const backs = turns.map((turn) => backOf(turn, grid));
+  for (const cells of backs) for (const c of cells) isBack[c] = 1;
+  // A gap of one line is noise.
+  const closed = isBack.map((is, c) =>
+    is || (isBack[c - 1] && isBack[c + 1]) || (isBack[c - width] && isBack[c + width]) ? 1 : 0,
+  );
+  const parts = connectedComponents(closed, width, height, 0);
+  const regions = Array.from(parts.size, () => ({
+    cells: [] as number[],
+    core: [] as number[],
+    form: [] as number[],
+    away,
+  }));
+  turns.forEach((turn, k) => {
+    const [first] = backs[k];
+    if (first === undefined) return;
+    const region = regions[parts.labels[first]];
+    const { line, light, core, end } = turn;
+    const own = new Set(backs[k]);
+    region.core.push(cellOf(line, core));
+    region.cells.push(...backs[k]);
+    for (let i = light; i !== end; i += Math.sign(end - light))
+      if (!own.has(cellOf(line, i))) region.form.push(cellOf(line, i));
+  });
+  return regions.filter(({ core }) => core.length >= MIN_LINES);
 }
 
 /** Regions that lines of several ways find: the one that most of them do. */
@@ -114,85 +139,93 @@ function withoutRepeats(found: readonly ReflectedRegion[]): ReflectedRegion[] {
     });
 }
 
-/** The cells at which lines of one way begin. */
-function startsOf([dx, dy]: readonly [number, number], width: number, height: number): number[] {
-  const starts: number[] = [];
-  for (let c = 0; c < width * height; c++) {
-    const x = (c % width) - dx;
-    const y = Math.floor(c / width) - dy;
-    if (x < 0 || x >= width || y < 0 || y >= height) starts.push(c);
-  }
-  return starts;
-}
-
-function lineFrom(
-  start: number,
-  [dx, dy]: readonly [number, number],
-  width: number,
-  height: number,
-): number[] {
-  const cells: number[] = [];
-  let x = start % width;
-  let y = Math.floor(start / width);
-  while (x >= 0 && x < width && y >= 0 && y < height) {
-    cells.push(y * width + x);
-    x += dx;
-    y += dy;
-  }
-  return cells;
-}
-
-/** The pieces of a line, from edge to edge, that turn from light into shadow and rise again. */
-function turnsAlong(cells: readonly number[], { value, oklab, mask }: ColourGrid): Turn[] {
-  const isEdge = (i: number) => {
-    const [c, d] = [cells[i - 1], cells[i + 1]];
-    return (
-      !mask[cells[i]] ||
-      Math.abs(value[c] - value[d]) >= EDGE ||
-      Math.hypot(oklab[c * 3 + 1] - oklab[d * 3 + 1], oklab[c * 3 + 2] - oklab[d * 3 + 2]) >=
-        COLOUR_EDGE
-    );
+/** All lines of one way. */
+function linesOf(dx: number, dy: number, { width, height }: ColourGrid): Line[] {
+  const lines: Line[] = [];
+  const add = (x: number, y: number) => {
+    const across = dx > 0 ? width - x : dx < 0 ? x + 1 : Infinity;
+    const down = dy > 0 ? height - y : Infinity;
+    lines.push({ start: y * width + x, step: dy * width + dx, length: Math.min(across, down) });
   };
-  const colourAt = (i: number) => {
-    const c = cells[i] * 3;
-    return { L: oklab[c], a: oklab[c + 1], b: oklab[c + 2] };
+  if (dy > 0) for (let x = 0; x < width; x++) add(x, 0);
+  if (dx !== 0) for (let y = dy > 0 ? 1 : 0; y < height; y++) add(dx > 0 ? 0 : width - 1, y);
+  return lines;
+}
+
+/** The pieces of a line, from edge to edge, that turn from light into shadow and rise again, read from either end. */
+function turnsAlong(line: Line, { value, oklab, mask }: ColourGrid): Turn[] {
+  const { start, step, length } = line;
+  const isEdge = (i: number) => {
+    const at = start + i * step;
+    const c = at - step;
+    const d = at + step;
+    if (!mask[at] || Math.abs(value[c] - value[d]) >= EDGE) return true;
+    const a = oklab[c * 3 + 1] - oklab[d * 3 + 1];
+    const b = oklab[c * 3 + 2] - oklab[d * 3 + 2];
+    return a * a + b * b >= COLOUR_EDGE * COLOUR_EDGE;
+  };
+  const isOneColour = ({ light, core }: Turn) => {
+    const [one, other] = [light, core].map((i) => {
+      const c = (start + i * step) * 3;
+      return { L: oklab[c], a: oklab[c + 1], b: oklab[c + 2] };
+    });
+    return localColourLikeness(one, other) >= ONE_COLOUR;
   };
   const turns: Turn[] = [];
-  for (let from = 1; from < cells.length - 1;) {
+  for (let from = 1; from < length - 1;) {
     let to = from;
-    while (to < cells.length - 1 && !isEdge(to)) to++;
-    const turn = to - from >= MIN_RUN ? turnIn(cells, value, from + MIXED, to - MIXED) : null;
-    const isOne =
-      turn && localColourLikeness(colourAt(turn.light), colourAt(turn.core)) >= ONE_COLOUR;
-    // What rises up to the border of the picture may go on rising.
-    if (turn && isOne && to < cells.length - 1) turns.push(turn);
+    while (to < length - 1 && !isEdge(to)) to++;
+    if (to - from >= MIN_RUN) {
+      const smooth = smoothedAlong(line, value, from + MIXED, to - MIXED);
+      // What rises up to the border of the picture may go on rising.
+      const forward = to < length - 1 ? turnIn(smooth) : null;
+      const backward = from > 1 ? turnIn(smooth.reverse()) : null;
+      if (forward)
+        turns.push({
+          line,
+          light: from + MIXED + forward.light,
+          core: from + MIXED + forward.core,
+          end: to - MIXED,
+          rise: forward.rise,
+        });
+      if (backward)
+        turns.push({
+          line,
+          light: to - MIXED - 1 - backward.light,
+          core: to - MIXED - 1 - backward.core,
+          end: from + MIXED - 1,
+          rise: backward.rise,
+        });
+    }
     from = to + 1;
   }
-  return turns;
+  return turns.filter(isOneColour);
 }
 
-function turnIn(
-  cells: readonly number[],
-  value: Float32Array,
-  from: number,
-  end: number,
-): Turn | null {
-  // A mean of three along the line: grain is no turn.
-  const at = (i: number) =>
-    (value[cells[Math.max(from, i - 1)]] +
-      value[cells[i]] +
-      value[cells[Math.min(end - 1, i + 1)]]) /
-    3;
-  let core = from;
-  for (let i = from; i < end; i++) if (at(i) < at(core)) core = i;
-  let light = from;
-  for (let i = from; i < core; i++) if (at(i) > at(light)) light = i;
+/** Values along a part of a line, each a mean of three: grain is no turn. */
+function smoothedAlong({ start, step }: Line, value: Float32Array, from: number, end: number) {
+  const smooth = new Float64Array(end - from);
+  for (let i = from; i < end; i++)
+    smooth[i - from] =
+      (value[start + Math.max(from, i - 1) * step] +
+        value[start + i * step] +
+        value[start + Math.min(end - 1, i + 1) * step]) /
+      3;
+  return smooth;
+}
+
+/** The light, the core and the rise beyond it, of values from one end to the other; null where they don't turn so. */
+function turnIn(values: Float64Array): { light: number; core: number; rise: number } | null {
+  let core = 0;
+  for (let i = 1; i < values.length; i++) if (values[i] < values[core]) core = i;
+  let light = 0;
+  for (let i = 1; i < core; i++) if (values[i] > values[light]) light = i;
+  const turn = values[light] - values[core];
+  if (turn < MIN_TURN || core - light > MAX_TURN_LENGTH) return null;
   let rise = 0;
-  for (let i = core; i < end; i++) rise = Math.max(rise, at(i) - at(core));
-  const turn = at(light) - at(core);
+  for (let i = core; i < values.length; i++) rise = Math.max(rise, values[i] - values[core]);
+  if (rise < MIN_RISE || rise > MAX_RISE * turn) return null;
   let back = 0;
-  for (let i = light; i < core; i++) back += Math.max(0, at(i + 1) - at(i));
-  if (back > MAX_BACK * turn || core - light > MAX_TURN_LENGTH) return null;
-  if (turn < MIN_TURN || rise < MIN_RISE || rise > MAX_RISE * turn) return null;
-  return { light, core, end, rise };
+  for (let i = light; i < core; i++) back += Math.max(0, values[i + 1] - values[i]);
+  return back > MAX_BACK * turn ? null : { light, core, rise };
 }

@@ -23,6 +23,8 @@ const MIN_SHARE = 0.004;
 /** How far apart a thing and its reflection may lie: Munsell steps, and OKLab a, b. */
 const MAX_STEP = 3;
 const MAX_TURN = 0.09;
+/** A likeness is no smaller than this part of its thing, and the other way round: the picture's edges may cut either off. */
+const MAX_SHRUNK = 0.25;
 /** Where a waterline may lie, in parts of the height. */
 const MIN_WATERLINE = 0.15;
 const MAX_WATERLINE = 0.95;
@@ -60,6 +62,8 @@ export function readReflections(masses: Masses): Reflection[] {
       if (!mayReflect(mass, likeness)) return [];
       const { top, bottom } = boxes[above];
       if (above === below && bottom - top < MIN_WHOLE * grid.down) return [];
+      if (Math.min(mass.share, likeness.share) < MAX_SHRUNK * Math.max(mass.share, likeness.share))
+        return [];
       return waterlinesOf(boxes[above], boxes[below], grid.down).flatMap((row) => {
         const overlap = overlapAbout(masses, above, below, row);
         return overlap >= MIN_OVERLAP ? [{ above, below, row, overlap }] : [];
@@ -67,16 +71,17 @@ export function readReflections(masses: Masses): Reflection[] {
     }),
   );
   const whole = { left: 0, right: grid.width, top: 0, bottom: grid.height };
+  const areas = new Map(
+    candidates.map((pair) => [pair, isEvidence(masses, boxes, pair) ? areaOf(masses, pair) : 0]),
+  );
   let best: typeof candidates = [];
   let most = 0;
-  for (const { row } of candidates) {
+  for (const row of new Set(candidates.map((pair) => pair.row))) {
     const near = onePerMass(
       candidates.filter((pair) => Math.abs(pair.row - row) <= ONE_WATERLINE * grid.down),
     );
-    const area = near.reduce(
-      (sum, pair) => sum + (isEvidence(masses, boxes, pair) ? areaOf(masses, pair) : 0),
-      0,
-    );
+    const area = near.reduce((sum, pair) => sum + (areas.get(pair) ?? 0), 0);
+    if (area === 0) continue;
     // Still water repeats all that stands above it.
     const weight = area * (WHOLE + Math.max(0, mirrorCorrelation(masses, whole, row)));
     if (weight > most) {

@@ -2,6 +2,7 @@ import { oklabDistance } from '../colour/oklab';
 import type { Mass, Masses } from '../measure/masses';
 import type { ColourGrid } from '../picture/colour-grid';
 import type { Place } from '../picture/framing';
+import { spreadWave } from '../raster/wavefront';
 import { chainSegments, type Segment } from '../raster/polylines';
 
 /** Cells along the longer side that rims are read on. */
@@ -119,8 +120,8 @@ function withoutBands(
   labels.forEach((label, c) => {
     if (label < 0 || !isBand[label]) return;
     const met = meetings.get(label) ?? new Map<number, number>();
-    for (const d of neighbours(c, width, labels.length)) {
-      const other = labels[d];
+    for (const d of [c - 1, c + 1, c - width, c + width]) {
+      const other = labels[d] ?? -1;
       if (other >= 0 && other !== label && !isBand[other])
         met.set(other, (met.get(other) ?? 0) + 1);
     }
@@ -145,28 +146,14 @@ function withoutLines(labels: Int16Array, { width }: ColourGrid, widths: Float64
   const isLine = Array.from(widths, (w) => w < MAX_LINE_WIDTH);
   if (isLine.every(Boolean) || !isLine.some(Boolean)) return labels;
   const given = Int16Array.from(labels, (label) => (label >= 0 && isLine[label] ? -2 : label));
-  let wave = [...given.keys()].filter((c) => given[c] >= 0);
-  while (wave.length > 0) {
-    const next: number[] = [];
-    for (const c of wave)
-      for (const d of neighbours(c, width, given.length))
-        if (given[d] === -2) {
-          given[d] = given[c];
-          next.push(d);
-        }
-    wave = next;
-  }
+  const seeds: number[] = [];
+  for (let c = 0; c < given.length; c++) if (given[c] >= 0) seeds.push(c);
+  spreadWave(seeds, width, given.length, (c, from) => {
+    if (given[c] !== -2) return false;
+    given[c] = given[from];
+    return true;
+  });
   return given.map((label) => (label === -2 ? -1 : label));
-}
-
-function neighbours(c: number, width: number, cells: number): number[] {
-  const x = c % width;
-  const found: number[] = [];
-  if (x > 0) found.push(c - 1);
-  if (x + 1 < width) found.push(c + 1);
-  if (c >= width) found.push(c - width);
-  if (c + width < cells) found.push(c + width);
-  return found;
 }
 
 /** A side that two cells of different masses share, with the two cells. */
@@ -206,31 +193,30 @@ function profilesOf(
   );
   const nearest = new Int32Array(labels.length).fill(-1);
   const sums = stretches.map(() => [0, 1].map(() => new Float64Array(REACH * 2)));
-  let wave: number[] = [];
+  const seeds: number[] = [];
+  const count = (c: number): boolean => {
+    const { stretch, x, y } = sides[nearest[c]];
+    const across = (c % width) - x;
+    const down = Math.floor(c / width) - y;
+    const distance = Math.floor(Math.sqrt(across * across + down * down));
+    if (distance >= REACH) return false;
+    const sum = sums[stretch][labels[c] === stretches[stretch].pair[0] ? 0 : 1];
+    sum[distance] += value[c];
+    sum[REACH + distance]++;
+    return true;
+  };
   sides.forEach(({ cells }, i) => {
     for (const c of cells)
       if (nearest[c] < 0) {
         nearest[c] = i;
-        wave.push(c);
+        if (count(c)) seeds.push(c);
       }
   });
-  while (wave.length > 0) {
-    const next: number[] = [];
-    for (const c of wave) {
-      const { stretch, x, y } = sides[nearest[c]];
-      const distance = Math.floor(Math.hypot((c % width) - x, Math.floor(c / width) - y));
-      if (distance >= REACH) continue;
-      const sum = sums[stretch][labels[c] === stretches[stretch].pair[0] ? 0 : 1];
-      sum[distance] += value[c];
-      sum[REACH + distance]++;
-      for (const d of neighbours(c, width, labels.length))
-        if (nearest[d] < 0 && labels[d] === labels[c]) {
-          nearest[d] = nearest[c];
-          next.push(d);
-        }
-    }
-    wave = next;
-  }
+  spreadWave(seeds, width, labels.length, (c, from) => {
+    if (nearest[c] >= 0 || labels[c] !== labels[from]) return false;
+    nearest[c] = nearest[from];
+    return count(c);
+  });
   return sums.map((pair) => {
     const [one, other] = pair.map((sum) =>
       Float32Array.from({ length: REACH }, (_, d) => sum[d] / sum[REACH + d]),

@@ -5,6 +5,7 @@ import type { Masses } from '../measure/masses';
 import { localColourLikeness } from '../measure/warm-cool';
 import { placeOfCell, type ColourGrid } from '../picture/colour-grid';
 import type { Place } from '../picture/framing';
+import { spreadWave } from '../raster/wavefront';
 import { reflectedRegions } from './reflected-light';
 
 /** A colour at a place. */
@@ -143,22 +144,16 @@ function throwerOf(
   back: Spot,
   { width }: ColourGrid,
 ): number | null {
-  const reached = new Set(cells);
+  const distances = new Int16Array(labels.length).fill(-1);
   const weights = new Map<number, number>();
-  let wave = [...cells];
-  for (let distance = 1; distance <= REACH && wave.length > 0; distance++) {
-    const next: number[] = [];
-    for (const c of wave)
-      for (const d of [c - 1, c + 1, c - width, c + width]) {
-        if (d < 0 || d >= labels.length || reached.has(d) || labels[d] < 0) continue;
-        if (Math.abs((d % width) - (c % width)) > 1) continue;
-        reached.add(d);
-        next.push(d);
-        if (!own.has(labels[d]))
-          weights.set(labels[d], (weights.get(labels[d]) ?? 0) + 1 / distance);
-      }
-    wave = next;
-  }
+  for (const c of cells) distances[c] = 0;
+  spreadWave([...new Set(cells)], width, labels.length, (c, from) => {
+    if (distances[c] >= 0 || labels[c] < 0 || distances[from] >= REACH) return false;
+    distances[c] = distances[from] + 1;
+    if (!own.has(labels[c]))
+      weights.set(labels[c], (weights.get(labels[c]) ?? 0) + 1 / distances[c]);
+    return true;
+  });
   const shift = hueShift(back.colour, core.colour);
   const size = Math.hypot(...shift);
   let best: number | null = null;
