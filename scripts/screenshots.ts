@@ -65,8 +65,11 @@ const SHOTS: Shot[] = [
       openStudy(page, 'Lower station, rain at dusk', 'step=values&tab=focus&lens=edges'),
   },
   {
-    name: 'desk-greys',
-    take: (page) => openStudy(page, 'Ticket hall at noon', 'step=values&tab=greys'),
+    name: 'desk-form',
+    take: async (page) => {
+      await openStudy(page, 'Lower station, rain at dusk', 'step=values&tab=form');
+      await page.getByRole('button', { name: /^Peach on the right has its likeness/ }).hover();
+    },
   },
   {
     name: 'desk-colours',
