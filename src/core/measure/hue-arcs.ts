@@ -65,14 +65,34 @@ function parted(raw: ArrayLike<number>, from: number, to: number): Part[] {
   for (let parts = 1; ; parts++) {
     const edges = [0, ...(parts > 1 ? naturalEdges(weights, parts) : []), count];
     const slices = edges.slice(1).map((end, i) => [edges[i], end] as const);
-    const isWide = ([start, end]: readonly [number, number]) =>
-      spanOf(weights.slice(start, end)) * BIN > MAX_SPAN;
+    const isWide = ([start, end]: Slice) => spanOf(weights.slice(start, end)) * BIN > MAX_SPAN;
     if (parts < count && slices.some(isWide)) continue;
-    return slices.map(([start, end], i) => ({
+    const joined = joinedWhile(slices, (slice) => !isWide(slice));
+    return joined.map(([start, end], i) => ({
       from: i === 0 ? from : (first + start + HUE_BINS) % HUE_BINS,
-      to: i === slices.length - 1 ? to : (first + end) % HUE_BINS,
+      to: i === joined.length - 1 ? to : (first + end) % HUE_BINS,
       bins: bins.slice(start, end),
     }));
+  }
+}
+
+type Slice = readonly [start: number, end: number];
+
+/**
+ * Neighbouring slices joined as long as one that joins two is allowed, the shortest first: a thin tail that
+ * had to be parted off parts what is dense as well.
+ */
+function joinedWhile(slices: readonly Slice[], isAllowed: (slice: Slice) => boolean): Slice[] {
+  const joined = [...slices];
+  for (;;) {
+    let shortest = -1;
+    for (let i = 0; i + 1 < joined.length; i++) {
+      const length = joined[i + 1][1] - joined[i][0];
+      const isShorter = shortest < 0 || length < joined[shortest + 1][1] - joined[shortest][0];
+      if (isShorter && isAllowed([joined[i][0], joined[i + 1][1]])) shortest = i;
+    }
+    if (shortest < 0) return joined;
+    joined.splice(shortest, 2, [joined[shortest][0], joined[shortest + 1][1]]);
   }
 }
 
