@@ -101,7 +101,7 @@ describe('the arcs of hue', () => {
 it('a dense hue beside a thin tail stays one hue', () => {
   // Greens within 30°, and a little of everything as far as blue.
   const weights = Array.from({ length: HUE_BINS }, (_, bin) =>
-    bin >= 22 && bin < 28 ? 1 : bin >= 28 && bin < 54 ? 0.012 : 0,
+    bin >= 22 && bin < 28 ? 1 : bin >= 28 && bin < 54 ? 0.04 : 0,
   );
   const hues = hueArcs(...densities(weights)).map(({ hue }) => hue);
   expect(hues.filter((hue) => hue > 105 && hue < 145)).toHaveLength(1);
