@@ -68,11 +68,11 @@ export function reflectedRegions(grid: ColourGrid): ReflectedRegion[] {
   const found = WAYS.flatMap(([dx, dy]) => {
     const turns = linesOf(dx, dy, grid).flatMap((line) => turnsAlong(line, grid));
     const length = Math.hypot(dx, dy);
-    return [1, -1].flatMap((sense) =>
+    return [1, -1].flatMap((sign) =>
       regionsOf(
-        turns.filter(({ light, core }) => Math.sign(core - light) === sense),
+        turns.filter(({ light, core }) => Math.sign(core - light) === sign),
         grid,
-        [(sense * dx) / length, (sense * dy) / length],
+        [(sign * dx) / length, (sign * dy) / length],
       ),
     );
   });
@@ -82,9 +82,9 @@ export function reflectedRegions(grid: ColourGrid): ReflectedRegion[] {
 /** The cells of a turn beyond its core that are lighter by most of its rise. */
 function backOf({ line, core, end, rise }: Turn, { value }: ColourGrid): number[] {
   const limit = value[cellOf(line, core)] + UPPER * rise;
-  const sense = Math.sign(end - core);
+  const sign = Math.sign(end - core);
   const cells: number[] = [];
-  for (let i = core + sense; i !== end; i += sense)
+  for (let i = core + sign; i !== end; i += sign)
     if (value[cellOf(line, i)] >= limit) cells.push(cellOf(line, i));
   return cells;
 }
