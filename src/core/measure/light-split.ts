@@ -44,28 +44,41 @@ export function splitLight(
     map,
     picture: { width, height },
   } = squinted;
-  const sums = new Float32Array(map.length);
-  for (const { masses, borders, isMirrored } of found) {
-    const { grid, labels } = masses;
-    if (Math.max(grid.width, grid.height) < MIN_CELLS)
-      return { squinted, edge, sides: zoneMap(map, [edge]) };
-    const own = massThresholds(masses, borders, threshold);
-    const column = Int32Array.from({ length: width }, (_, x) =>
-      Math.floor(((isMirrored ? width - 1 - x : x) / width) * grid.across),
-    );
-    for (let y = 0, p = 0; y < height; y++) {
-      const row = Math.floor((y / height) * grid.down) * grid.width;
-      for (let x = 0; x < width; x++, p++) {
-        const mass = labels[row + column[x]];
-        sums[p] += mass < 0 ? threshold : own[mass];
-      }
-    }
-  }
+  if (found.some(({ masses: { grid } }) => Math.max(grid.width, grid.height) < MIN_CELLS))
+    return { squinted, edge, sides: zoneMap(map, [edge]) };
+  const maps = found.map(({ masses, borders, isMirrored }) => ({
+    ofCell: cellThresholds(masses, borders, threshold),
+    ofRow: (y: number) => Math.floor((y / height) * masses.grid.down) * masses.grid.width,
+    ofColumn: Int32Array.from({ length: width }, (_, x) =>
+      Math.floor(((isMirrored ? width - 1 - x : x) / width) * masses.grid.across),
+    ),
+  }));
+  const values = Float64Array.from(
+    { length: NO_VALUE },
+    (_, bin) => valueOfBin(bin) * found.length,
+  );
   const sides = new Uint8Array(map.length);
-  for (let p = 0; p < sides.length; p++)
-    sides[p] =
-      map[p] === NO_VALUE ? NO_VALUE : valueOfBin(map[p]) * found.length < sums[p] ? SHADOW : LIGHT;
+  const sums = new Float64Array(width);
+  for (let y = 0, p = 0; y < height; y++) {
+    sums.fill(0);
+    for (const { ofCell, ofRow, ofColumn } of maps) {
+      const row = ofRow(y);
+      for (let x = 0; x < width; x++) sums[x] += ofCell[row + ofColumn[x]];
+    }
+    for (let x = 0; x < width; x++, p++)
+      sides[p] = map[p] === NO_VALUE ? NO_VALUE : values[map[p]] < sums[x] ? SHADOW : LIGHT;
+  }
   return { squinted, edge, sides };
+}
+
+/** The threshold of each cell: of its mass, or of the picture where there is none. */
+function cellThresholds(
+  masses: Masses,
+  borders: readonly Border[],
+  threshold: number,
+): Float64Array {
+  const own = massThresholds(masses, borders, threshold);
+  return Float64Array.from(masses.labels, (mass) => (mass < 0 ? threshold : own[mass]));
 }
 
 /** The Munsell value that parts light from shadow in each mass: half way between it and its likely other side. */
