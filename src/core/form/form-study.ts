@@ -1,8 +1,7 @@
 import { LIGHT, SHADOW } from '../measure/light-split';
-import type { Mass } from '../measure/masses';
 import type { MeasureSources } from '../measure/sources';
 import { colourGrid } from '../picture/colour-grid';
-import { MASS_CELLS } from '../measure/masses';
+import { MASS_CELLS, type Mass } from '../measure/masses';
 import { contourLines, halosAlong, type ContourLine, type Halo } from './halos';
 import { gradientsOf, type MassGradients } from './gradients';
 import { readReflections, type Reflection } from './reflections';

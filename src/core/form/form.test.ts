@@ -28,7 +28,7 @@ function read(picture: Picture): Found {
 }
 
 /** Pictures that no limit was set by. */
-const SEEDS = [401, 403, 404, 405];
+const SEEDS = [401, 402, 403, 404, 405, 406];
 
 describe('form and edges, where they were planted', () => {
   it('tell the direction of gradients within 15°, and none where nothing turns', () => {
@@ -50,8 +50,8 @@ describe('form and edges, where they were planted', () => {
           if (turn <= 15) right++;
         }
     }
-    expect(planted).toBeGreaterThan(15);
-    expect(none).toBeGreaterThan(5);
+    expect(planted).toBeGreaterThan(20);
+    expect(none).toBeGreaterThan(8);
     expect(right / planted).toBeGreaterThanOrEqual(0.95);
     expect(wrong).toBe(0);
   });
@@ -75,14 +75,14 @@ describe('form and edges, where they were planted', () => {
         besides += own.filter((one) => one !== what).length;
       }
     }
-    expect(there).toBeGreaterThan(8);
+    expect(there).toBeGreaterThan(10);
     expect(found / there).toBeGreaterThanOrEqual(0.9);
     expect(found / (found + besides)).toBeGreaterThanOrEqual(0.9);
   });
 
   it('find the light that comes back into a shadow, and who throws it', () => {
     let [there, found, besides, thrown] = [0, 0, 0, 0];
-    for (const seed of [...SEEDS, 407, 408, 409]) {
+    for (const seed of [...SEEDS, 407, 408, 409, 410]) {
       const { picture, forms } = plantedShadows(seed);
       const { shadows, massAt } = read(picture);
       for (const { place, reflected, wall } of forms) {
@@ -95,7 +95,7 @@ describe('form and edges, where they were planted', () => {
         if (own.reflected.from === massAt(wall)) thrown++;
       }
     }
-    expect(there).toBeGreaterThan(4);
+    expect(there).toBeGreaterThan(5);
     expect(found / there).toBeGreaterThanOrEqual(0.9);
     expect(found / (found + besides)).toBeGreaterThanOrEqual(0.9);
     expect(thrown / found).toBeGreaterThanOrEqual(0.75);
@@ -127,7 +127,7 @@ describe('form and edges, where they were planted', () => {
       const sky = massAt({ x: 0.02, y: 0.02 });
       besides += [...left].filter(({ above }) => above !== sky).length;
     }
-    expect(there).toBeGreaterThan(4);
+    expect(there).toBeGreaterThan(6);
     expect(found / there).toBeGreaterThanOrEqual(0.9);
     expect(found / (found + besides)).toBeGreaterThanOrEqual(0.9);
   });
@@ -145,6 +145,20 @@ describe('what is no form', () => {
   it('a hollow between two lights has no reflected light', () => {
     const hollow = paintedBy(400, 300, (x) => greyBytes(3 + 5 * Math.abs(x / 200 - 1)));
     expect(read(hollow).shadows).toEqual([]);
+  });
+
+  it('a form of which only some pixels are there is read, or left out, and never fails', () => {
+    // A turning form with light coming back, seen through a screen of single pixels that the masses' cells miss.
+    const form = paintedBy(800, 400, (x, y) => {
+      const t = (x - 200) / 400;
+      const isThere = x % 2 === 1 && y % 2 === 1;
+      const value = t < 0 || t > 1 ? 6 : t < 0.75 ? 8 - 8 * t : 2 + 4 * (t - 0.75);
+      return [...greyBytes(value), isThere || y < 60 ? 255 : 0];
+    });
+    for (const { mass, cast } of read(form).shadows) {
+      expect(mass).toBeGreaterThanOrEqual(0);
+      expect(cast?.on ?? 0).toBeGreaterThanOrEqual(0);
+    }
   });
 
   it('any picture can be read, one of a single pixel too', () => {

@@ -55,12 +55,15 @@ export function readShadowForms(
   lit: readonly number[],
 ): ShadowForm[] {
   return reflectedRegions(grid)
-    .map(({ cells, core: coreCells, form, away }) => {
+    .flatMap(({ cells, core: coreCells, form, away }) => {
+      const mass = mostCommon(coreCells.map((c) => labels[c]));
+      // The masses' coarser cells miss what only single pixels of are there.
+      if (mass < 0) return [];
       const core = spotOf(coreCells, grid);
       const back = spotOf(cells, grid);
       const own = mainOf([...form, ...cells].map((c) => labels[c]));
-      return {
-        mass: mostCommon(coreCells.map((c) => labels[c])),
+      const found = {
+        mass,
         light: ((Math.atan2(away[1], -away[0]) * 180) / Math.PI + 360) % 360,
         core,
         reflected: {
@@ -71,6 +74,7 @@ export function readShadowForms(
         cast: castShadow(masses, borders, own, lit, core.place, away),
         size: cells.length,
       };
+      return [found];
     })
     .sort((one, other) => other.size - one.size)
     .map(({ size: _, ...form }) => form);
