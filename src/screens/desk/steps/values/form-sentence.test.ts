@@ -54,6 +54,9 @@ describe('the sentences of form', () => {
     expect(gradientWords({ ...NONE, chroma: rises(225) })).toBe(
       'grows more intense toward the lower left',
     );
+    expect(gradientWords({ ...NONE, temperature: rises(270), chroma: rises(268) })).toBe(
+      'grows warmer and more intense toward the bottom',
+    );
     // A full turn is the right again.
     expect(gradientWords({ ...NONE, value: rises(359) })).toBe('grows lighter toward the right');
     expect(gradientWords(NONE)).toBeNull();

@@ -44,11 +44,16 @@ export function gradientWords({
     if (turn <= ONE_WAY || turn >= 180 - ONE_WAY)
       return `goes from a ${first} dark ${sideFrom(value.towards)} to a ${last} light ${sideTowards(value.towards)}`;
   }
-  const changes = [
-    value && `lighter toward the ${sideTowards(value.towards)}`,
-    temperature && `warmer toward the ${sideTowards(temperature.towards)}`,
-    chroma && `more intense toward the ${sideTowards(chroma.towards)}`,
-  ].filter((words) => words !== null);
+  const sides = new Map<string, string[]>();
+  const add = (word: string, gradient: Gradient | null) => {
+    if (!gradient) return;
+    const side = sideTowards(gradient.towards);
+    sides.set(side, [...(sides.get(side) ?? []), word]);
+  };
+  add('lighter', value);
+  add('warmer', temperature);
+  add('more intense', chroma);
+  const changes = [...sides].map(([side, words]) => `${list(words)} toward the ${side}`);
   return changes.length > 0 ? `grows ${list(changes)}` : null;
 }
 

@@ -7,7 +7,7 @@ import { useSettings } from '@/ui/settings';
 import { capital, list } from '@/ui/words';
 import { useDocument } from '../../desk-store';
 import type { Focus } from '../../extension-points';
-import { Finding, Section } from '../../panel/panel-parts';
+import { Finding, Section, unbroken } from '../../panel/panel-parts';
 import { Pointing } from '../../panel/pointing';
 import { useAnswer } from '../../use-answer';
 import {
@@ -114,7 +114,7 @@ function Others({ form }: { form: FormStudy }) {
         <Section title="Along the edges">
           {lines.slice(0, MAX_LISTED).map((line, i) => (
             <Row key={`line ${i}`} focus={at(line.place)} colours={line.masses.map(colourOf)}>
-              {contourWords(line, masses, scale)}
+              {unbroken(contourWords(line, masses, scale))}
             </Row>
           ))}
           {halos.slice(0, MAX_LISTED).map((halo, i) => (
@@ -123,7 +123,7 @@ function Others({ form }: { form: FormStudy }) {
               focus={at(halo.place)}
               colours={[halo.mass, halo.beside].map(colourOf)}
             >
-              {haloWords(halo, masses, scale)}
+              {unbroken(haloWords(halo, masses, scale))}
             </Row>
           ))}
         </Section>
