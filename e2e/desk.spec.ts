@@ -54,10 +54,10 @@ test('zoom and pan hold the place under the hand, and the address holds the view
   await page.mouse.move(lamp[0] - 150, lamp[1] - 80, { steps: 4 });
   await page.mouse.up();
   await expect.poll(() => /centre=([^&]*)/.exec(page.url())?.[1]).not.toBe(centre);
-  // The address that is asked for: the last step of the hand may still have been on its way to it.
-  const asked = page.waitForRequest((request) => request.isNavigationRequest());
+  // The address that the reload requests: the last step of the hand may still have been on its way to it.
+  const reload = page.waitForRequest((request) => request.isNavigationRequest());
   await page.reload();
-  const address = (await asked).url();
+  const address = (await reload).url();
   expect(address).toMatch(/zoom=.*centre=/);
   await deskIsSet(page);
   expect(page.url()).toBe(address);
