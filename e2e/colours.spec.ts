@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { oklabFromBytes } from '@/core/colour/hex';
 import { valueOfOklab } from '@/core/colour/value';
 import { appFor, expect, test } from './app';
-import { choose, onStage, openStudy, pixelAt, toStep, toTab } from './page-actions';
+import { choose, onStage, openStudy, pixelAt, reload, toStep, toTab } from './page-actions';
 
 const app = appFor('demo', 'reads');
 const finding = (page: Page) => page.getByTestId('finding');
@@ -55,7 +55,7 @@ test('warmth: light against shadow, pairs, one of one’s own, and a map of one 
   await expect.poll(() => valueAt(x, y)).toBeCloseTo(6.5, 0);
   await expect.poll(() => valueAt(x2, y2)).toBeCloseTo(6.5, 0);
   await expect(page).toHaveURL(/warmth=map/);
-  await page.reload();
+  await reload(page);
   await expect(page.getByRole('button', { name: 'Back to the picture' })).toBeVisible();
   await expect.poll(() => valueAt(x2, y2)).toBeCloseTo(6.5, 0);
   await page.getByRole('button', { name: 'Back to the picture' }).click();
@@ -69,7 +69,7 @@ test('warmth: light against shadow, pairs, one of one’s own, and a map of one 
   await page.mouse.click(x2, y2);
   await expect(own).toContainText(/Brought to one value, the lighter is warmer by \d\.\d/);
   await expect(page).toHaveURL(/of-pair=.*of-pair=/);
-  await page.reload();
+  await reload(page);
   await expect(own).toContainText(/Brought to one value/);
   await page.getByRole('button', { name: 'Leave the pair' }).click();
   await expect(own).toHaveCount(0);
@@ -125,7 +125,7 @@ test('three questions of a place, with the colours that make it', async ({ page 
   await expect(answers).toContainText(/Which family\?\s*blue/i);
   await expect(answers).toContainText(/How light\?\s*\w+/);
   await expect(page).toHaveURL(/asked=/);
-  await page.reload();
+  await reload(page);
   await expect(answers).toContainText(/How intense\?/);
   // On the keyboard: the place that the arrows moved to.
   await page.getByTestId('stage').focus();

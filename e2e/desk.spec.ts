@@ -7,6 +7,7 @@ import {
   onStage,
   openStudy,
   pixelAt,
+  reload,
   setSlider,
   toStep,
   toTab,
@@ -54,10 +55,8 @@ test('zoom and pan hold the place under the hand, and the address holds the view
   await page.mouse.move(lamp[0] - 150, lamp[1] - 80, { steps: 4 });
   await page.mouse.up();
   await expect.poll(() => /centre=([^&]*)/.exec(page.url())?.[1]).not.toBe(centre);
-  // The address that the reload requests: the last step of the hand may still have been on its way to it.
-  const reload = page.waitForRequest((request) => request.isNavigationRequest());
-  await page.reload();
-  const address = (await reload).url();
+  await reload(page);
+  const address = page.url();
   expect(address).toMatch(/zoom=.*centre=/);
   await deskIsSet(page);
   expect(page.url()).toBe(address);
@@ -186,7 +185,7 @@ test('the tray: rename, lock, reorder, delete, each undone and redone', async ({
   expect((await labels(page)).join('\n')).toMatch(/suitcase yellow/);
   await isSaved(page);
   const kept = await labels(page);
-  await page.reload();
+  await reload(page);
   await deskIsSet(page);
   await expect.poll(() => labels(page)).toEqual(kept);
 });
@@ -315,7 +314,7 @@ test('keys: the sheet, the surround, and no shortcut while typing', async ({ pag
   await expect(page.locator('html')).toHaveAttribute('data-surround', 'night');
   await page.getByRole('textbox', { name: 'Title' }).fill(TITLE);
   await isSaved(page);
-  await page.reload();
+  await reload(page);
   await expect(page.locator('html')).toHaveAttribute('data-surround', 'night');
 });
 
@@ -357,7 +356,7 @@ test('a study is taken back to what it was, and forward again', async ({ page })
   await page.keyboard.press('Control+y');
   await expect(tray(page)).toHaveCount(first);
   await isSaved(page);
-  await page.reload();
+  await reload(page);
   await deskIsSet(page);
   await expect(tray(page)).toHaveCount(first);
 });

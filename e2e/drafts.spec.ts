@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, test, appFor } from './app';
-import { deskIsSet, isSaved, openStudy, toStep } from './page-actions';
+import { deskIsSet, isSaved, openStudy, reload, toStep } from './page-actions';
 
 const app = appFor('demo');
 const TITLE = 'Lower station, rain at dusk';
@@ -40,7 +40,7 @@ test('two windows that close while the server is gone both come back', async ({
   // What was saved is nobody's draft any more: it does not come back over what is done next.
   await field(third, 'Maker').fill('');
   await isSaved(third);
-  await third.reload();
+  await reload(third);
   await deskIsSet(third);
   await about(third);
   await expect(field(third, 'Maker')).toHaveValue('');

@@ -6,6 +6,7 @@ import {
   libraryNames,
   libraryRows,
   openDrawers,
+  reload,
   setSlider,
 } from './page-actions';
 
@@ -39,7 +40,7 @@ test('libraries are asked for by words, family, value and nearness, and the addr
     .getByText(/^(One|Two|Three|Four|Five|Six) answers?:/)
     .count();
   expect(answering).toBe(await rows(page).count());
-  await page.reload();
+  await reload(page);
   await expect(finding(page)).toHaveText(/have violet\.$/);
   await violet.click();
 
@@ -146,7 +147,7 @@ test('libraries go in folders by drag and by menu, are favoured, and put in an o
   if (!first) throw new Error('no row');
   await dragTo(before[2], { x: first.x + 200, y: first.y + 30 });
   await expect(names(page).first()).toHaveText(before[2]);
-  await page.reload();
+  await reload(page);
   await expect(names(page).first()).toHaveText(before[2]);
 
   await page.getByRole('button', { name: 'More for the folder For the fair' }).click();
@@ -211,7 +212,7 @@ test('a swatch says what it is, where it was taken, where else it is, and what i
   await page.getByLabel('What it is for').selectOption('main');
   await page.getByRole('textbox', { name: 'Note on navy' }).fill('thin, over a dry ground');
   await isSaved(page);
-  await page.reload();
+  await reload(page);
   await expect(page.getByRole('textbox', { name: 'Other names' })).toHaveValue(
     'ink of dusk, bleu de nuit',
   );

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { appFor, expect, test } from './app';
-import { dropPicture, onStage, openStudy, setSlider, toStep } from './page-actions';
+import { dropPicture, onStage, openStudy, reload, setSlider, toStep } from './page-actions';
 
 const app = appFor('demo');
 
@@ -31,7 +31,7 @@ test('the Wall is found by family, key and neutrals, hung in an order, and its a
   await expect(page).toHaveURL(/greys=mostly&sort=title/);
   await expect(titles.first()).toHaveText('Fog at the passing loop');
   const before = await titles.allInnerTexts();
-  await page.reload();
+  await reload(page);
   await expect(page.getByLabel('Share of neutrals')).toHaveValue('mostly');
   expect(await titles.allInnerTexts()).toEqual(before);
   expect([...before].sort()).toEqual(before);
@@ -119,7 +119,7 @@ test('a guess is asked for first, nothing is told before it, and the score is ke
   await page.getByRole('button', { name: 'Skip' }).click();
   await expect(place).toContainText('Which family?');
   await expect(place).not.toContainText('so far');
-  await page.reload();
+  await reload(page);
   await expect(page.getByLabel('Guess first')).toBeChecked();
   await page.getByLabel('Guess first').uncheck();
   await expect(place).toContainText('How intense?');

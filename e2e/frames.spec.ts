@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { appFor, expect, test } from './app';
-import { choose, grasp, isReady, openStudy, toStep } from './page-actions';
+import { choose, grasp, isReady, openStudy, reload, toStep } from './page-actions';
 
 const app = appFor('demo', 'reads');
 const MOVES = 24;
@@ -29,7 +29,7 @@ test('zones, thresholds and squint follow the hand at every move, whatever is st
     await choose(page, 'Seen as', lens);
     if (name.startsWith('Threshold')) {
       await expect(page).toHaveURL(new RegExp(`lens=${lens}`));
-      await page.reload();
+      await reload(page);
       await expect(slider(name)).toBeVisible();
       await isReady(page);
     }

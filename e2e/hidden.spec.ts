@@ -9,6 +9,7 @@ import {
   onStage,
   openStudy,
   pixelAt,
+  reload,
   setSlider,
   toStep,
   toTab,
@@ -105,7 +106,7 @@ test('strengthening: sliders, its bounds and proof, looks that last, families le
     '0',
   );
   await isSaved(page);
-  await page.reload();
+  await reload(page);
   await expect(page.getByRole('button', { name: /^Far too much/ })).toBeVisible();
   await page.getByRole('button', { name: /^Far too much/ }).click();
   await expect.poll(() => spreadAt(page, 0.5, 0.15)).toBeGreaterThan(60);

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, test, appFor } from './app';
-import { deskIsSet, dropPicture, isSaved } from './page-actions';
+import { deskIsSet, dropPicture, isSaved, reload } from './page-actions';
 
 const app = appFor('empty');
 const ROUNDS = 3;
@@ -65,7 +65,7 @@ test('what is done while the server is gone is saved when it is back', async ({ 
   await expect(page.getByTestId('save-state')).toHaveText('waiting for the server');
   await app.start();
   await isSaved(page);
-  await page.reload();
+  await reload(page);
   await deskIsSet(page);
   await expect(page.getByRole('button', { name: 'hidden colour' })).toHaveAttribute(
     'aria-pressed',

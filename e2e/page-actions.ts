@@ -79,6 +79,12 @@ export async function isSaved(page: Page): Promise<void> {
   await expect(page.getByTestId('save-state')).toHaveText('saved');
 }
 
+/** Reloads the page once the address holds all that is looked at: it is written a moment after the change. */
+export async function reload(page: Page): Promise<void> {
+  await expect(page.locator('html[data-address="pending"]')).toHaveCount(0);
+  await page.reload();
+}
+
 /** The swatches in the tray, from left to right. */
 export function tray(page: Page): Locator {
   return page.getByTestId('tray').getByRole('button');

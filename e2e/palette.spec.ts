@@ -12,6 +12,7 @@ import {
   openStudy,
   picturePath,
   pixelAt,
+  reload,
   setSlider,
   toStep,
   toTab,
@@ -168,7 +169,7 @@ test('pruning: how many they really are, merged and taken apart; the tray by key
   await expect(tray(page).first()).toHaveAttribute('aria-label', /darkest dark.*, dark$/);
   await expect(tray(page).last()).toHaveAttribute('aria-label', /paper light.*, light$/);
   await isSaved(page);
-  await page.reload();
+  await reload(page);
   await expect(tray(page)).toHaveCount(before.length + 2);
 });
 
@@ -271,7 +272,7 @@ test('a finger chooses several in the tray; a series says what strays', async ({
       .check();
   await expect(finding(page)).toHaveText(/^These two palettes .* \(\d+ of 100\)/);
   await expect(page.getByText(/has nothing near it/).first()).toBeVisible();
-  await page.reload();
+  await reload(page);
   await expect(page.getByRole('listitem').getByRole('heading')).toHaveCount(2);
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
   await context.close();

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, test, appFor } from './app';
-import { deskIsSet, isSaved, onStage, openStudy, toStep, tray } from './page-actions';
+import { deskIsSet, isSaved, onStage, openStudy, reload, toStep, tray } from './page-actions';
 
 const app = appFor('demo');
 const TITLE = 'Lower station, rain at dusk';
@@ -75,7 +75,7 @@ test('the same field changed in both: one stands, the other is offered', async (
   await other.getByRole('button', { name: 'Use theirs' }).click();
   await expect(other.getByRole('textbox', { name: 'Source' })).toHaveValue('seen in the hall');
   await isSaved(other);
-  await page.reload();
+  await reload(page);
   await deskIsSet(page);
   await about(page);
   await expect(page.getByRole('textbox', { name: 'Source' })).toHaveValue('seen in the hall');

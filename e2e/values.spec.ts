@@ -10,6 +10,7 @@ import {
   onStage,
   openStudy,
   pixelAt,
+  reload,
   setSlider,
   toStep,
   toTab,
@@ -137,7 +138,7 @@ test('light and shadow: put right by brush and lasso, undone, and kept', async (
     'aria-pressed',
     'false',
   );
-  await page.reload();
+  await reload(page);
   await deskIsSet(page);
   await expect.poll(share).toBe(brushed);
   await page.getByRole('button', { name: 'Back to the split as measured' }).click();
@@ -172,7 +173,7 @@ test('parting: two places, two zones, and what merges in grey', async ({ page })
   const separation = page.getByTestId('separation');
   await expect(separation).toContainText(/They part by \d\.\d steps, in grey as well/);
   await expect(page).toHaveURL(/place=.*place=/);
-  await page.reload();
+  await reload(page);
   await expect(separation).toContainText('in grey as well');
   await page.getByRole('button', { name: 'Two other places' }).click();
   await expect(page.getByText('Touch two places in the picture')).toBeVisible();

@@ -1,5 +1,5 @@
 import { expect, test, appFor } from './app';
-import { isSaved } from './page-actions';
+import { isSaved, reload } from './page-actions';
 
 const app = appFor('demo');
 
@@ -28,7 +28,7 @@ test('the Wall: search, rename, delete and undo', async ({ page }) => {
   await expect(cards).toHaveCount(all - 1);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByRole('heading', { name: long })).toBeVisible();
-  await page.reload();
+  await reload(page);
   await expect(page.getByRole('heading', { name: long })).toBeVisible();
 });
 
@@ -48,7 +48,7 @@ test('a library: rename, edit and delete swatches, undo and redo, kept over a re
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
   await expect(names).toHaveCount(count);
   await isSaved(page);
-  await page.reload();
+  await reload(page);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Noon tiles');
   await expect(names.first()).toHaveValue('ink of the clock');
   await expect(names).toHaveCount(count);
@@ -62,7 +62,7 @@ test('a library: rename, edit and delete swatches, undo and redo, kept over a re
 
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill('');
   await expect(page.getByText(/A library needs a name/)).toBeVisible();
-  await page.reload();
+  await reload(page);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Noon tiles');
 });
 

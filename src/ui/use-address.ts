@@ -27,14 +27,16 @@ export function useAddress(query: string): void {
       window.removeEventListener('keydown', key, true);
     };
   }, []);
-  useEffect(
-    () =>
-      run(() => {
-        // An address that is right already is left alone: a page may be on its way.
-        if (isLeaving.current || query === readable(new URLSearchParams(window.location.search)))
-          return;
-        window.history.replaceState(null, '', query ? `${path}?${query}` : path);
-      }),
-    [run, query, path],
-  );
+  useEffect(() => {
+    const isWritten = () => query === readable(new URLSearchParams(window.location.search));
+    const state = document.documentElement.dataset;
+    state.address = isWritten() ? 'written' : 'pending';
+    run(() => {
+      state.address = 'written';
+      // An address that is right already is left alone: a page may be on its way.
+      if (isLeaving.current || isWritten()) return;
+      window.history.replaceState(null, '', query ? `${path}?${query}` : path);
+    });
+  }, [run, query, path]);
+  useEffect(() => () => void delete document.documentElement.dataset.address, []);
 }
