@@ -6,6 +6,7 @@ import { pushable } from '../src/core/amplify/pushed';
 import { hexFromOklab } from '../src/core/colour/hex';
 import { paletteNames } from '../src/core/colour/name';
 import { MUNSELL_SCALE as SCALE } from '../src/core/colour/value-scale';
+import { readDepth } from '../src/core/depth/depth-study';
 import { readForm } from '../src/core/form/form-study';
 import { carriedBy } from '../src/core/measure/carried';
 import { readColourStudy } from '../src/core/measure/colour-study';
@@ -23,6 +24,7 @@ import {
 } from '../src/screens/desk/steps/colours/colour-sentences';
 import { hiddenSentence } from '../src/screens/desk/steps/hidden/hidden-sentences';
 import { focusSentence } from '../src/screens/desk/steps/values/focus-sentence';
+import { recessionSentence } from '../src/screens/desk/steps/values/depth-sentence';
 import {
   contourWords,
   formSentence,
@@ -84,6 +86,7 @@ async function readingOf(bytes: Uint8Array): Promise<[string, string][]> {
     ['light', lightSentence(lightAndShadow, SCALE)],
     ['separation', mergingSentence(merging, length)],
     ['form', formSentence(form, SCALE)],
+    ['depth, as guessed', recessionSentence(readDepth(sources, squint, []).recession, SCALE)],
     ...form.reflections.map((one): [string, string] => [
       'likeness',
       reflectionWords(one, masses, SCALE),

@@ -7,6 +7,7 @@ import { valueOfOklab } from '../src/core/colour/value';
 import { CORE_VERSION } from '../src/core/index';
 import { carriedBy } from '../src/core/measure/carried';
 import { readColourStudy, type ColourStudy } from '../src/core/measure/colour-study';
+import { readDepth, type DepthStudy, type PlaneReading } from '../src/core/depth/depth-study';
 import { readForm, type FormStudy } from '../src/core/form/form-study';
 import { reflectionChange } from '../src/core/form/reflection-change';
 import type { Mass } from '../src/core/measure/masses';
@@ -68,6 +69,7 @@ export async function measureReport(bytes: Uint8Array, zones?: number): Promise<
     quiet: focus.quiet,
     balance: { ...balance.centre, left: balance.left, upper: balance.upper },
     ...formReport(readForm(sources, DEFAULT_SQUINT)),
+    depth: depthReport(readDepth(sources, DEFAULT_SQUINT, [])),
     ...coloursReport(colours),
   });
 }
@@ -113,6 +115,24 @@ function formReport({ masses, main, halos, lines, shadows, reflections }: FormSt
       below: of(below),
       isUsual: reflectionChange(masses[above], rest).isUsual,
     })),
+  };
+}
+
+/** How depth is told, as guessed. */
+function depthReport({ masses, distances, facings, recession }: DepthStudy) {
+  const planes = <T extends string>(of: Record<T, PlaneReading | null>) =>
+    Object.fromEntries(
+      Object.entries<PlaneReading | null>(of).map(([name, plane]) => {
+        if (!plane) return [name, null];
+        const { masses: _, ...reading } = plane;
+        return [name, withHex(reading)];
+      }),
+    );
+  return {
+    masses: masses.map(({ byHand: _, ...mass }) => massReport(mass)),
+    distances: planes(distances),
+    facings: planes(facings),
+    recession,
   };
 }
 

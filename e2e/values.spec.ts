@@ -213,6 +213,48 @@ test('form: how masses turn, and what lies below them in the wet', async ({ page
   await expect(page).toHaveURL(/tab=form.*lens=edges/);
 });
 
+test('depth: a first guess, put right by touch and by keys, undone, and kept', async ({ page }) => {
+  await openStudy(page, app.url, HALL);
+  await toStep(page, 'Values');
+  await toTab(page, 'depth');
+  await expect(finding(page)).toContainText(/^What lies far/);
+  await expect(page.getByText('a first guess')).toBeVisible();
+  const guessed = await finding(page).innerText();
+  const sky = page.getByRole('row', { name: /^sky/ });
+  await expect(sky).toContainText('nothing');
+
+  // The guess is drawn as haze: the wall above fades, and is clear once it is said to be near.
+  const [x, y] = await onStage(page, 0.2, 0.12);
+  await choose(page, 'Seen as', 'picture');
+  await expect(page).toHaveURL(/lens=picture/);
+  const clear = await pixelAt(page, x, y);
+  await choose(page, 'Seen as', 'haze');
+  await expect.poll(() => pixelAt(page, x, y)).not.toEqual(clear);
+  await page.mouse.click(x, y);
+  await expect(page.getByText('one mark')).toBeVisible();
+  await page.mouse.move(5, 5);
+  await expect.poll(() => pixelAt(page, x, y)).toEqual(clear);
+  await expect(finding(page)).not.toHaveText(guessed);
+
+  // By keys: the place that is read is taken with Enter.
+  await choose(page, 'A touch in the picture says', 'sky');
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('two marks')).toBeVisible();
+  await expect(sky).not.toContainText('nothing');
+  await isSaved(page);
+  await reload(page);
+  await deskIsSet(page);
+  await expect(page.getByText('two marks')).toBeVisible();
+  await expect(page.getByRole('radio', { name: 'sky' })).toBeChecked();
+
+  await page.getByRole('button', { name: 'Back to the first guess' }).click();
+  await expect(finding(page)).toHaveText(guessed);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(sky).not.toContainText('nothing');
+});
+
 test('focus: ranked places with their reason, quiet ones, edges and weight', async ({ page }) => {
   await openStudy(page, app.url, STATION);
   await toStep(page, 'Values');

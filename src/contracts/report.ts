@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { DISTANCES, FACINGS } from '@/core/depth/depth-marks';
+import { RECEDING } from '@/core/depth/recession';
 import { INTENSITY_WORDS } from '@/core/colour/intensity';
 import { SCHEMES } from '@/core/measure/harmony';
 import { VERDICTS } from '@/core/measure/warm-cool';
@@ -51,6 +53,31 @@ const gradientSchema = z
 const tone = z.enum(['light', 'dark']);
 const step = z.number().min(0).max(10);
 const spot = { ...place, hex, value };
+
+const planeSchema = z
+  .object({ share, hex, value, contrast: z.number(), chroma, temperature: z.number() })
+  .nullable();
+const recedingSchema = z.object({
+  difference: z.number(),
+  step: z.enum(['back', 'alike', 'forward']),
+});
+const distance = z.enum(DISTANCES);
+const facing = z.enum(FACINGS);
+
+const depthSchema = z.object({
+  masses: z.array(massSchema.extend({ distance, facing })),
+  distances: z.record(distance, planeSchema),
+  facings: z.record(facing, planeSchema),
+  recession: z
+    .object({
+      near: distance,
+      far: distance,
+      steps: z.record(z.enum(RECEDING), recedingSchema),
+      value: z.number(),
+      verdict: z.enum(['back', 'alike', 'forward', 'partly']),
+    })
+    .nullable(),
+});
 
 const formSchema = z.object({
   masses: z.array(
@@ -205,6 +232,7 @@ export const measureReportSchema = z.object({
   quiet: z.array(z.object({ ...place, share })),
   balance: z.object({ ...place, left: share, upper: share }),
   form: formSchema,
+  depth: depthSchema,
   reflections: z.array(reflectionSchema),
   ...coloursSchema.shape,
 });

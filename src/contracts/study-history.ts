@@ -9,6 +9,7 @@ export const STUDY_PARTS = [
   'neutral',
   'values',
   'light',
+  'depth',
   'hidden',
   'palette',
 ] as const;

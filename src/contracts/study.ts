@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { WHEEL_IDS } from '@/core/colour/wheel';
+import { DEPTH_WORDS } from '@/core/depth/depth-marks';
 import { SCHEMES } from '@/core/measure/harmony';
 import { BREAKS, MIN_ZONES, MAX_ZONES } from '@/core/measure/zones';
 import { RULES } from '@/core/palette/derived';
@@ -145,6 +146,17 @@ export const MAX_CORRECTIONS = 200;
 export const correctionSchema = strokeSchema.extend({ side: z.enum(['light', 'shadow']) });
 export type StoredCorrection = z.infer<typeof correctionSchema>;
 
+export const MAX_DEPTH_MARKS = 200;
+
+/** A touch that says how far away a mass lies, or which way it faces; the place is of the original. */
+export const depthMarkSchema = z.object({
+  id: idSchema,
+  x: fraction,
+  y: fraction,
+  is: z.enum(DEPTH_WORDS),
+});
+export type StoredDepthMark = z.infer<typeof depthMarkSchema>;
+
 /** How zones are cut, and the squint they are read through. */
 export const valueSettingsSchema = z
   .object({
@@ -180,6 +192,8 @@ export const studyDocumentSchema = z.object({
   lightAndShadow: z.object({
     corrections: asStrokes(z.array(correctionSchema).max(MAX_CORRECTIONS)),
   }),
+  /** The later over the earlier, and all over the first guess. */
+  depth: z.object({ marks: asStrokes(z.array(depthMarkSchema).max(MAX_DEPTH_MARKS)) }),
   hidden: hiddenSchema,
   palette: z.object({
     count: z.number().int().min(2).max(16),
@@ -224,6 +238,7 @@ export function newDocument(title: string): StudyDocument {
     neutral: null,
     values: { zones: 4, breaks: 'natural', thresholds: [], squint: DEFAULT_SQUINT },
     lightAndShadow: { corrections: [] },
+    depth: { marks: [] },
     hidden: DEFAULT_HIDDEN,
     palette: {
       count: 8,

@@ -41,13 +41,14 @@ export function Choice<T extends string>({
         }
         style={columns ? { gridTemplateColumns: `repeat(${columns}, 1fr)` } : undefined}
       >
-        {options.map((option) => (
+        {options.map((option, i) => (
           <ToggleGroup.Item
             key={option.value}
             value={option.value}
+            style={columns && i === options.length - 1 ? lastOfRows(i, columns) : undefined}
             aria-label={option.said}
             title={option.said}
-            className={`min-h-10 min-w-10 grow ${fill ? 'px-1' : 'px-2'} text-[15px] ${columns ? 'bg-panel' : 'not-first:border-l not-first:border-ink'} hover:bg-faint data-[state=on]:bg-ink data-[state=on]:font-semibold data-[state=on]:text-sheet`}
+            className={`min-h-10 min-w-10 grow ${fill || columns ? 'px-1' : 'px-2'} text-[15px] ${columns ? 'bg-panel' : 'not-first:border-l not-first:border-ink'} hover:bg-faint data-[state=on]:bg-ink data-[state=on]:font-semibold data-[state=on]:text-sheet`}
           >
             {option.title}
           </ToggleGroup.Item>
@@ -55,4 +56,9 @@ export function Choice<T extends string>({
       </ToggleGroup.Root>
     </div>
   );
+}
+
+/** The last of a grid takes what is left of its row. */
+function lastOfRows(index: number, columns: number): React.CSSProperties {
+  return { gridColumn: `span ${columns - (index % columns)}` };
 }

@@ -1,6 +1,7 @@
 import type { GuardReading } from '@/core/amplify/guards';
 import type { HiddenReading } from '@/core/amplify/hidden';
 import type { ValueLock } from '@/core/amplify/value-lock';
+import type { DepthStudy } from '@/core/depth/depth-study';
 import type { FormStudy } from '@/core/form/form-study';
 import type { Balance } from '@/core/measure/balance';
 import type { Edge } from '@/core/measure/borders';
@@ -54,6 +55,8 @@ export interface DeskAnswers {
   separation: { merging: Merging[]; edges: ValueStudy['edges']; masses: number };
   edgeLines: DrawnLine[];
   form: FormStudy;
+  depth: DepthStudy;
+  haze: Picture;
   focus: Omit<FocusReading, 'busy'> & { balance: Balance };
   busy: Picture;
   plan: Plan;

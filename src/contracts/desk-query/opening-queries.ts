@@ -15,7 +15,7 @@ export function openingQueries(
   document: StudyDocument,
   { scale, wheel }: Pick<Settings, 'scale' | 'wheel'>,
 ): DeskQuery[] {
-  const { values, lightAndShadow } = document;
+  const { values, lightAndShadow, depth } = document;
   const { squint } = values;
   const steps = stepOf(scale);
   return [
@@ -26,6 +26,7 @@ export function openingQueries(
     { kind: 'lightAndShadow', squint, corrections: lightAndShadow.corrections },
     { kind: 'separation', squint, steps: steps / 2 },
     { kind: 'form', squint },
+    { kind: 'depth', squint, marks: depth.marks },
     { kind: 'focus' },
     { kind: 'hidden', settings: pushSettingsOf(document), wheel },
     { kind: 'countSuggestion', keep: [] },

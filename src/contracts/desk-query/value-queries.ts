@@ -3,13 +3,14 @@ import { MAX_SQUARES, MIN_SQUARES } from '@/core/plan/transfer-grid';
 import { PLAN_PAPERS, type PlanPaper } from '@/core/plan/value-plan';
 import { MAX_SQUINT } from '@/core/picture/squint';
 import { valueScaleSchema } from '../colour';
-import { correctionSchema, valueSettingsSchema, ZONE_LOOKS } from '../study';
+import { correctionSchema, depthMarkSchema, valueSettingsSchema, ZONE_LOOKS } from '../study';
 
 const squint = z.number().min(0).max(MAX_SQUINT);
 const settings = valueSettingsSchema;
 /** While a slider is being dragged: computed at half the size. */
 const quick = z.boolean();
 const corrections = z.array(correctionSchema);
+const marks = z.array(depthMarkSchema);
 /** A difference of value in Munsell steps. */
 const steps = z.number().positive();
 
@@ -49,6 +50,9 @@ export const valueQueries = [
   /** All borders between masses, or only where masses merge within so many steps. */
   z.object({ kind: z.literal('edgeLines'), squint, merging: steps.nullable() }),
   z.object({ kind: z.literal('form'), squint }),
+  z.object({ kind: z.literal('depth'), squint, marks }),
+  /** The picture with a haze over it by distance. */
+  z.object({ kind: z.literal('haze'), squint, marks }),
   z.object({ kind: z.literal('focus') }),
   z.object({ kind: z.literal('busy') }),
   z.object({ kind: z.literal('plan'), plan: planSettingsSchema }),

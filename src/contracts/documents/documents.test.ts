@@ -48,6 +48,7 @@ describe('how documents are merged', () => {
       'neutral: one',
       'values: one',
       'lightAndShadow.corrections: strokes',
+      'depth.marks: strokes',
       'hidden.push: one',
       'hidden.kept: one',
       'hidden.parts: strokes',

@@ -1,9 +1,9 @@
 import { listOf, type Stored } from './versioned';
 
-export const STUDY_VERSION = 2;
+export const STUDY_VERSION = 3;
 
 /** What each function makes of a study: version 2 of version 1, and so on. */
-export const studyUpgrades = [withAllFields];
+export const studyUpgrades = [withAllFields, withDepth];
 
 /**
  * Version 1 grew by fields that older documents lack; from version 2 on all are there. The values are
@@ -31,6 +31,11 @@ function withAllFields(document: Stored): Stored {
       swatches: listOf(palette.swatches).map(wholeSwatch),
     },
   };
+}
+
+/** Version 3 keeps which masses lie how far away. */
+function withDepth(document: Stored): Stored {
+  return { ...document, depth: { marks: [] } };
 }
 
 function wholeSwatch(swatch: Stored): Stored {

@@ -21,6 +21,7 @@ const PART_WORDS: Record<StudyPart, (state: StudyRevision) => string> = {
   neutral: () => 'neutral point changed',
   values: () => 'value zones set anew',
   light: () => 'light and shadow corrected',
+  depth: () => 'depth marked',
   hidden: () => 'hidden colours set anew',
   palette: ({ swatches }) =>
     swatches === 0

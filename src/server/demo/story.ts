@@ -6,7 +6,7 @@ import { areaSchema } from '@/contracts/colour';
 import { librarySearchSchema } from '@/contracts/library-search';
 import { studyDocumentSchema } from '@/contracts/study';
 
-const { title, maker, source, rights, kind, aims, values, lightAndShadow, hidden } =
+const { title, maker, source, rights, kind, aims, values, lightAndShadow, depth, hidden } =
   studyDocumentSchema.shape;
 
 const pickSchema = areaSchema.extend({ name: z.string().optional(), note: z.string().default('') });
@@ -15,7 +15,7 @@ const pickSchema = areaSchema.extend({ name: z.string().optional(), note: z.stri
 const storyStudySchema = z.object({
   picture: z.string(),
   about: z
-    .object({ title, maker, source, rights, kind, aims, values, lightAndShadow, hidden })
+    .object({ title, maker, source, rights, kind, aims, values, lightAndShadow, depth, hidden })
     .partial()
     .default({}),
   /** How many colours were extracted, if another number than the first. */

@@ -33,6 +33,7 @@ const OF: Record<StudyPart, (document: StudyDocument) => unknown> = {
   neutral: ({ neutral }) => neutral,
   values: ({ values }) => values,
   light: ({ lightAndShadow }) => lightAndShadow,
+  depth: ({ depth }) => depth,
   hidden: ({ hidden }) => hidden,
   // Shares follow from picture and palette: nobody changed them.
   palette: ({ palette }) => ({

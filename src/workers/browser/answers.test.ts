@@ -151,6 +151,19 @@ describe('values in the worker', () => {
     expect(form.reflections).toEqual([]);
   });
 
+  it('tell depth by the marks of a hand, which are on the original however it is framed', () => {
+    const mark = (x: number, is: 'far' | 'sky') => ({ id: is, x, y: 0.5, is });
+    const guess = ask({ kind: 'depth', squint: 0.01, marks: [] });
+    expect(guess.masses.some(({ byHand }) => byHand.distance || byHand.facing)).toBe(false);
+    const marks = [mark(0.1, 'far'), mark(0.1, 'sky')];
+    const marked = ask({ kind: 'depth', squint: 0.01, marks });
+    expect(marked.masses.filter(({ byHand }) => byHand.distance)).toHaveLength(1);
+    const [said] = marked.masses.flatMap(({ byHand }, i) => (byHand.facing ? [i] : []));
+    expect(marked.facings.sky?.masses).toContain(said);
+    const [before, after] = [ask({ kind: 'greys' }), ask({ kind: 'haze', squint: 0.01, marks })];
+    expect(pixel(after, 20, 100)[0]).toBeGreaterThan(pixel(before, 20, 100)[0]);
+  });
+
   it('hatch what brightness misleads about, and veil what is quiet', () => {
     const marks = ask({ kind: 'misleadingMarks', steps: 1 });
     const hatched = (from: number, to: number) =>

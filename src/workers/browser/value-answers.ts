@@ -1,3 +1,6 @@
+import type { DepthMark } from '@/core/depth/depth-marks';
+import { massDepths, readDepth } from '@/core/depth/depth-study';
+import { hazePicture } from '@/core/depth/haze-picture';
 import { readForm } from '@/core/form/form-study';
 import { readBalance } from '@/core/measure/balance';
 import { brightnessPicture, misledPixels, readBrightness } from '@/core/measure/brightness';
@@ -91,6 +94,13 @@ export const valueAnswers = {
 
   form: ({ squint }, { images }) => readForm(images, squint),
 
+  depth: ({ squint, marks }, { images }) => readDepth(images, squint, framedMarks(images, marks)),
+
+  haze({ squint, marks }, { images }) {
+    const { masses } = images.masses(squint);
+    return hazePicture(images.picture, masses, massDepths(masses, framedMarks(images, marks)));
+  },
+
   focus(_, { images }) {
     const { places, quiet } = images.focus();
     return { places, quiet, balance: readBalance(images.grid()) };
@@ -101,6 +111,14 @@ export const valueAnswers = {
   plan: ({ plan: { values, ...plan } }, { images }) =>
     valuePlan(images.through(values.squint), { ...values, ...plan }),
 } satisfies Partial<Answers>;
+
+/** Marks on the original as marks on the picture as it is framed. */
+function framedMarks({ framed }: DerivedImages, marks: readonly DepthMark[]): DepthMark[] {
+  return marks.map(({ is, x, y }) => {
+    const [{ points }] = framed([{ tool: 'lasso' as const, radius: 0, points: [{ x, y }] }]);
+    return { is, ...points[0] };
+  });
+}
 
 /** A veil over what is quiet, the thicker the quieter. */
 function quietVeil(images: DerivedImages): Picture {

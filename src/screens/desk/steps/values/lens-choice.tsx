@@ -14,6 +14,7 @@ const TITLES: Record<Lens, string> = {
   sides: 'light and shadow',
   merging: 'what merges',
   edges: 'edges',
+  haze: 'haze',
   busy: 'busy and quiet',
 };
 

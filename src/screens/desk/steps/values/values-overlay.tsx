@@ -14,17 +14,19 @@ import type { Mark, StepOverlay } from '../../step';
 import { useAnswer, useDrawn } from '../../use-answer';
 import { useStrokes } from '../../use-strokes';
 import type { Point } from '../../view';
+import { useDepthMarks, useDepthTouch } from './depth-touch';
 import { TwoGreys } from './two-greys';
-import { lensOf, valuesView, type Lens } from './values-view';
+import { lensOf, valuesView, type Lens, type ValueTab } from './values-view';
 
-type LensKind = 'squint' | 'greys' | 'zones' | 'sides' | 'busy';
+type LensKind = 'squint' | 'greys' | 'zones' | 'sides' | 'haze' | 'busy';
 
 /** What the step lays over the picture: another picture, lines, numbered places, a pair. */
 export function useValuesOverlay(): StepOverlay {
-  const [{ tab, lens: chosen, zoneLook, pair }, look] = useStepView(valuesView);
+  const [{ tab, lens: chosen, zoneLook, pair, touch }, look] = useStepView(valuesView);
   const quick = useDesk((state) => state.sliding);
   const values = useDocument((document) => document.values);
   const corrections = useDocument((document) => document.lightAndShadow.corrections);
+  const marks = useDocument((document) => document.depth.marks);
   const side = useDesk((state) => state.brush.side);
   const room = usePicture();
   const lens = lensOf({ tab, lens: chosen });
@@ -37,23 +39,27 @@ export function useValuesOverlay(): StepOverlay {
     sides: { kind: 'sides', squint, corrections },
     merging: { kind: 'greys' },
     busy: { kind: 'busy' },
+    haze: { kind: 'haze', squint, marks },
   };
   const drawn = useDrawn<LensKind>(tab === 'greys' ? null : (queries[lens] ?? null));
   const lines = useEdgeLines(lens);
   const focal = useFocalMarks(tab === 'focus');
+  const depth = useDepthMarks(tab === 'depth');
+  const markDepth = useDepthTouch(touch);
   const places = usePairMarks(tab === 'separation' ? pair : NO_PLACES);
   const correct = useStrokes(tab === 'light', (document, stroke) =>
     addCorrection(document, { ...stroke, side }),
   );
+  const taps: Partial<Record<ValueTab, (place: Point) => void>> = {
+    separation: (place) => look({ pair: withPlace(pair, room.originalArea(place, 0)) }),
+    depth: markDepth,
+  };
   return {
     lens: drawn,
     lines,
-    marks: tab === 'focus' ? focal : places,
+    marks: tab === 'focus' ? focal : tab === 'depth' ? depth : places,
     onStroke: correct,
-    onTap:
-      tab === 'separation'
-        ? (place) => look({ pair: withPlace(pair, room.originalArea(place, 0)) })
-        : undefined,
+    onTap: taps[tab],
     instead: tab === 'greys' ? <TwoGreys /> : undefined,
   };
 }

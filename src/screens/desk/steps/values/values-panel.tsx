@@ -2,6 +2,7 @@
 
 import { Choice } from '@/ui/choice';
 import { useDeskStore, useStepView, EMPTY_HAND } from '../../desk-store';
+import { DepthTab } from './depth-tab';
 import { FocusTab } from './focus-tab';
 import { FormTab } from './form-tab';
 import { GreysTab } from './greys-tab';
@@ -15,6 +16,7 @@ const TITLES: Record<ValueTab, string> = {
   light: 'light',
   separation: 'separation',
   form: 'form',
+  depth: 'depth',
   focus: 'focus',
   greys: 'greys',
 };
@@ -23,11 +25,12 @@ const TABS: Record<ValueTab, () => React.ReactNode> = {
   light: LightTab,
   separation: SeparationTab,
   form: FormTab,
+  depth: DepthTab,
   focus: FocusTab,
   greys: GreysTab,
 };
 
-/** The picture in values alone, under six tabs. */
+/** The picture in values alone, under seven tabs. */
 export function ValuesPanel() {
   const [{ tab }, look] = useStepView(valuesView);
   const { set } = useDeskStore().getState();
@@ -38,7 +41,7 @@ export function ValuesPanel() {
         <Choice
           label="What is asked"
           showLabel={false}
-          fill
+          columns={4}
           value={tab}
           options={VALUE_TABS.map((value) => ({ value, title: TITLES[value] }))}
           onChange={(next) => {

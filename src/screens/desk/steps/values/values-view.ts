@@ -1,9 +1,18 @@
 import { ZONE_LOOKS } from '@/contracts/study';
+import { DEPTH_WORDS, type DepthWord } from '@/core/depth/depth-marks';
 import { addressCodec, anyOf, oneOf } from '@/ui/address';
 import { placesField, type Point, type StepView } from '../../view';
 
 /** The tabs of the step. */
-export const VALUE_TABS = ['zones', 'light', 'separation', 'form', 'focus', 'greys'] as const;
+export const VALUE_TABS = [
+  'zones',
+  'light',
+  'separation',
+  'form',
+  'depth',
+  'focus',
+  'greys',
+] as const;
 export type ValueTab = (typeof VALUE_TABS)[number];
 
 const LENSES = [
@@ -15,6 +24,7 @@ const LENSES = [
   'merging',
   'busy',
   'edges',
+  'haze',
 ] as const;
 export type Lens = (typeof LENSES)[number];
 
@@ -24,6 +34,7 @@ export const LENSES_OF: Record<ValueTab, readonly Lens[]> = {
   light: ['picture', 'sides'],
   separation: ['picture', 'greys', 'merging'],
   form: ['picture', 'edges'],
+  depth: ['picture', 'haze', 'edges'],
   focus: ['picture', 'edges', 'busy'],
   greys: ['picture'],
 };
@@ -33,6 +44,7 @@ const FIRST_LENS: Record<ValueTab, Lens> = {
   light: 'sides',
   separation: 'picture',
   form: 'picture',
+  depth: 'haze',
   focus: 'picture',
   greys: 'picture',
 };
@@ -44,6 +56,8 @@ interface ValuesView {
   zoneLook: (typeof ZONE_LOOKS)[number];
   /** Two places of the original that are held against each other. */
   pair: readonly Point[];
+  /** What a touch says of a mass. */
+  touch: DepthWord;
 }
 
 export const valuesView: StepView<ValuesView> = {
@@ -56,6 +70,7 @@ export const valuesView: StepView<ValuesView> = {
     lens: anyOf('lens', LENSES),
     zoneLook: oneOf('as', ZONE_LOOKS, 'greys'),
     pair: placesField('place', 2),
+    touch: oneOf('touch', DEPTH_WORDS, 'near'),
   }),
 };
 
