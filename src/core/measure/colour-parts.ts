@@ -1,9 +1,7 @@
 import { writeOklab } from '../colour/oklab';
 import { luminance, toLinear } from '../colour/srgb';
 import { quickValueOfLuminance } from '../colour/value';
-import { HISTOGRAM_BINS, histogramBin } from '../picture/colour-histogram';
-import type { Picture } from '../picture/picture';
-import { NO_VALUE } from '../picture/value-map';
+import { HISTOGRAM_BINS } from '../picture/colour-histogram';
 
 /**
  * A picture's colours without their places: some thousand parts, each the mean of pixels that agree
@@ -24,28 +22,18 @@ export interface ColourParts {
 }
 
 /**
- * The colours of a picture; `sides` says of each pixel whether it is in the shadow (0) or the light
- * (1). Only the parts are converted, not the pixels. Throws a RangeError when no pixel is opaque.
+ * The colours of a picture by the histograms (`groupHistograms`) of its shadow and its light. Only the parts
+ * are converted, not the pixels. Throws a RangeError when no pixel is opaque.
  */
-export function colourParts({ data }: Picture, sides: Uint8Array): ColourParts {
-  // A cell's count and sums stand together, in one line of the processor's memory.
-  const sums = new Uint32Array(HISTOGRAM_BINS * 2 * 4);
+export function colourParts(sums: Uint32Array): ColourParts {
+  const occupied: number[] = [];
   let opaque = 0;
-  for (let p = 0, i = 0; p < sides.length; p++, i += 4) {
-    if (sides[p] === NO_VALUE) continue;
-    const r = data[i];
-    const g = data[i + 1];
-    const b = data[i + 2];
-    const at = (sides[p] * HISTOGRAM_BINS + histogramBin(r, g, b)) << 2;
-    sums[at]++;
-    sums[at + 1] += r;
-    sums[at + 2] += g;
-    sums[at + 3] += b;
-    opaque++;
+  for (let k = 0; k < HISTOGRAM_BINS * 2; k++) {
+    if (sums[k * 4] === 0) continue;
+    opaque += sums[k * 4];
+    occupied.push(k);
   }
   if (opaque === 0) throw new RangeError('nothing to read: every pixel is transparent');
-  const occupied: number[] = [];
-  for (let k = 0; k < HISTOGRAM_BINS * 2; k++) if (sums[k * 4] > 0) occupied.push(k);
   const parts: ColourParts = {
     share: Float64Array.from(occupied, (k) => sums[k * 4] / opaque),
     side: Uint8Array.from(occupied, (k) => (k >= HISTOGRAM_BINS ? 1 : 0)),

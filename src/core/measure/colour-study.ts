@@ -8,7 +8,7 @@ import { colourParts, type ColourParts } from './colour-parts';
 import { readHarmony, type HarmonyReading } from './harmony';
 import { readHues, type HueReading } from './hues';
 import { readKeyColour, type KeyColour } from './key-colour';
-import { readSideValues, sideMap, type Correction, type SideValues } from './light-and-shadow';
+import { readSideValues, type Correction, type SideValues } from './light-and-shadow';
 import { readsAs, type ReadsAs } from './reads-as';
 import type { MeasureSources } from './sources';
 import { readTemperature, type TemperatureReading } from './temperature-spread';
@@ -72,8 +72,8 @@ function readWithoutWheel(
   const through = sources.through(squint);
   const grid = sources.grid();
   const split = sources.split(squint);
-  const sides = sideMap(split, corrections);
-  const parts = colourParts(picture, sides);
+  const { sides, histograms } = sources.sides(squint, corrections);
+  const parts = colourParts(histograms);
   const thresholds = zoneEdges(through.counts, zones).map(valueOfEdge);
   const { masses, borders } = sources.masses(squint);
   const wheelless = {

@@ -234,6 +234,24 @@ describe('reads as', () => {
 });
 
 describe('every colour reading', () => {
+  it('leaves out a stretch of hues that no pixel has, though two bins beside it weigh on it', () => {
+    const bytes = [
+      [0, 6, 0, 255],
+      [5, 0, 15, 255],
+      [0, 208, 0, 255],
+      [100, 76, 67, 0],
+      [0, 6, 0, 255],
+      [5, 0, 15, 255],
+      [0, 208, 0, 255],
+      [100, 76, 67, 255],
+    ];
+    const { dominant } = read(
+      paintedBy(1, 8, (_, y) => bytes[y] as [number, number, number, number]),
+    ).hues;
+    expect(dominant.length).toBeGreaterThan(0);
+    expect(dominant.every(({ share, colour }) => share > 0 && colour !== null)).toBe(true);
+  });
+
   it('is the same in a mirror', () => {
     fc.assert(
       fc.property(anyPicture, (picture) => {

@@ -35,12 +35,15 @@ export function groupLight({ data }: Picture, map: Uint8Array, groups: number): 
 }
 
 /**
- * Mean colours of the groups that `map` (an entry a pixel) puts a picture's pixels in; entries from
- * `groups` on are left out. OKLab is worked out for each cell of colours that a group has, not for
- * each pixel: within a cell it is as good as linear.
+ * A colour histogram of each group that `map` (an entry a pixel) puts a picture's pixels in: for every bin how many
+ * pixels it has and the sums of their three channels, group after group; entries from `groups` on are left out.
  */
-export function groupColours({ data }: Picture, map: Uint8Array, groups: number): GroupColour[] {
-  // A cell's count and sums stand together, in one line of the processor's memory.
+export function groupHistograms(
+  { data }: Picture,
+  map: Uint8Array,
+  groups: number,
+): Uint32Array<ArrayBuffer> {
+  // A bin's count and sums stand together, in one line of the processor's memory.
   const sums = new Uint32Array(HISTOGRAM_BINS * groups * 4);
   for (let p = 0, i = 0; p < map.length; p++, i += 4) {
     if (map[p] >= groups) continue;
@@ -53,6 +56,14 @@ export function groupColours({ data }: Picture, map: Uint8Array, groups: number)
     sums[at + 2] += g;
     sums[at + 3] += b;
   }
+  return sums;
+}
+
+/**
+ * Mean colours of groups by their histograms. OKLab is worked out for each bin that a group has, not for
+ * each pixel: within a bin it is as good as linear.
+ */
+export function groupColours(sums: Uint32Array, groups: number): GroupColour[] {
   const ok = new Float64Array(3);
   return Array.from({ length: groups }, (_, group) => {
     let pixels = 0;

@@ -115,7 +115,7 @@ function rawHueDensity(
 function dominantHues(parts: ColourParts, density: readonly number[], wheel: Wheel): DominantHue[] {
   const arcs = hueArcs(rawHueDensity(parts), density);
   return arcs
-    .map(({ hue, from, to }): DominantHue => {
+    .flatMap(({ hue, from, to }): DominantHue[] => {
       const isAlone = arcs.length === 1;
       const isIn = (part: number) =>
         parts.chroma[part] >= NEUTRAL_CHROMA && (isAlone || inHueArc(parts.hue[part], from, to));
@@ -128,17 +128,21 @@ function dominantHues(parts: ColourParts, density: readonly number[], wheel: Whe
         value += parts.share[part] * parts.value[part];
         chroma += parts.share[part] * parts.chroma[part];
       }
-      const colour = meanColour(parts, (part) => (isIn(part) ? 1 : 0)) as Oklab;
-      return {
-        family: familyOf(colourOfHue(hue, colour), wheel).name,
-        hue,
-        from: isAlone ? 0 : from,
-        to: isAlone ? 360 : to,
-        share: clampShare(share),
-        value: share ? value / share : 0,
-        chroma: share ? chroma / share : 0,
-        colour,
-      };
+      const colour = meanColour(parts, (part) => (isIn(part) ? 1 : 0));
+      // A part weighs on the two bins that it lies between: an arc at the rim of another may hold none.
+      if (!colour) return [];
+      return [
+        {
+          family: familyOf(colourOfHue(hue, colour), wheel).name,
+          hue,
+          from: isAlone ? 0 : from,
+          to: isAlone ? 360 : to,
+          share: clampShare(share),
+          value: value / share,
+          chroma: chroma / share,
+          colour,
+        },
+      ];
     })
     .filter(({ share }) => share >= MIN_SHARE)
     .sort((one, other) => other.share - one.share);

@@ -5,7 +5,13 @@ import { oklabFromOklch, type Oklch } from '../colour/oklab';
 import { temperature } from '../colour/temperature';
 import type { Picture } from '../picture/picture';
 import { NO_VALUE, valueImageOf } from '../picture/value-map';
-import { readLightAndShadow, sideMap, sidePicture, type Correction } from './light-and-shadow';
+import {
+  readLightAndShadow,
+  sideColours,
+  sideMap,
+  sidePicture,
+  type Correction,
+} from './light-and-shadow';
 import { LIGHT, SHADOW } from './light-split';
 import { measureSources } from './sources';
 
@@ -15,7 +21,11 @@ const COOL: [number, number, number] = [50, 60, 90];
 const twoLights = paintedBy(100, 50, (x) => (x < 40 ? WARM : COOL));
 const splitOf = (picture: Picture) => measureSources(picture).split(0);
 const read = (picture: Picture, corrections: Correction[] = []) =>
-  readLightAndShadow(valueImageOf(picture), splitOf(picture), corrections);
+  readLightAndShadow(
+    valueImageOf(picture),
+    splitOf(picture),
+    sideColours(picture, sideMap(splitOf(picture), corrections)),
+  );
 
 const dab = (side: 'light' | 'shadow', x: number, y: number, radius: number): Correction => ({
   side,

@@ -11,7 +11,7 @@ import {
   type ValueImage,
 } from '../picture/value-map';
 import type { Picture } from '../picture/picture';
-import { groupColours } from './group-colours';
+import { groupColours, groupHistograms } from './group-colours';
 import { LIGHT, SHADOW, type LightSplit } from './light-split';
 
 export type Side = 'light' | 'shadow';
@@ -64,15 +64,26 @@ export function sideMap(split: LightSplit, corrections: readonly Correction[]): 
   return sides;
 }
 
-/** The reading of the two families; colours are of the picture as it is. */
+/** Light and shadow as corrected, with a colour histogram of each. */
+export interface SideColours {
+  sides: Uint8Array;
+  /** Of the shadow, then of the light (`groupHistograms`). */
+  histograms: Uint32Array;
+}
+
+/** `sides` as `sideMap` makes them; the colours are of the picture as it is. */
+export function sideColours(picture: Picture, sides: Uint8Array): SideColours {
+  return { sides, histograms: groupHistograms(picture, sides, 2) };
+}
+
+/** The reading of the two families. */
 export function readLightAndShadow(
   plain: ValueImage,
   split: LightSplit,
-  corrections: readonly Correction[],
+  { sides, histograms }: SideColours,
 ): LightAndShadow {
-  const sides = sideMap(split, corrections);
   const opaque = opaqueCount(plain);
-  const colours = groupColours(plain.picture, sides, 2);
+  const colours = groupColours(histograms, 2);
   const values = readSideValues(plain, sides);
   let moved = 0;
   for (let p = 0; p < sides.length; p++) if (sides[p] !== split.sides[p]) moved++;

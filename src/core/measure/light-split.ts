@@ -58,17 +58,35 @@ export function splitLight(
     (_, bin) => valueOfBin(bin) * found.length,
   );
   const sides = new Uint8Array(map.length);
-  const sums = new Float64Array(width);
+  // The first bin of each column that is light: the same in all rows of pixels that a row of cells covers.
+  const limits = new Uint8Array(width);
+  let before = '';
   for (let y = 0, p = 0; y < height; y++) {
-    sums.fill(0);
-    for (const { ofCell, ofRow, ofColumn } of maps) {
-      const row = ofRow(y);
-      for (let x = 0; x < width; x++) sums[x] += ofCell[row + ofColumn[x]];
+    const rows = maps.map(({ ofRow }) => ofRow(y));
+    if (rows.join() !== before) {
+      before = rows.join();
+      for (let x = 0; x < width; x++) {
+        let sum = 0;
+        maps.forEach(({ ofCell, ofColumn }, i) => (sum += ofCell[rows[i] + ofColumn[x]]));
+        limits[x] = firstBinFrom(sum, values);
+      }
     }
     for (let x = 0; x < width; x++, p++)
-      sides[p] = map[p] === NO_VALUE ? NO_VALUE : values[map[p]] < sums[x] ? SHADOW : LIGHT;
+      sides[p] = map[p] === NO_VALUE ? NO_VALUE : map[p] < limits[x] ? SHADOW : LIGHT;
   }
   return { squinted, edge, sides };
+}
+
+/** The first bin whose value is not below a threshold; values rise from bin to bin. */
+function firstBinFrom(threshold: number, values: Float64Array): number {
+  let low = 0;
+  let high = values.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (values[middle] < threshold) low = middle + 1;
+    else high = middle;
+  }
+  return low;
 }
 
 /** The threshold of each cell: of its mass, or of the picture where there is none. */

@@ -85,22 +85,22 @@ function around({ grid, labels }: Masses, mass: number): Oklab | null {
   });
   let n = 0;
   const sum = [0, 0, 0];
+  let next: number[] = [];
+  const reach = (beside: number) => {
+    if (near[beside] || labels[beside] < 0) return;
+    near[beside] = 1;
+    next.push(beside);
+    n++;
+    for (let k = 0; k < 3; k++) sum[k] += oklab[beside * 3 + k];
+  };
   for (let step = 0; step < RING; step++) {
-    const next: number[] = [];
+    next = [];
     for (const cell of wave) {
       const x = cell % width;
-      for (const [beside, isThere] of [
-        [cell - 1, x > 0],
-        [cell + 1, x < width - 1],
-        [cell - width, cell >= width],
-        [cell + width, cell < width * (height - 1)],
-      ] as const) {
-        if (!isThere || near[beside] || labels[beside] < 0) continue;
-        near[beside] = 1;
-        next.push(beside);
-        n++;
-        for (let k = 0; k < 3; k++) sum[k] += oklab[beside * 3 + k];
-      }
+      if (x > 0) reach(cell - 1);
+      if (x < width - 1) reach(cell + 1);
+      if (cell >= width) reach(cell - width);
+      if (cell < width * (height - 1)) reach(cell + width);
     }
     wave = next;
   }

@@ -1,11 +1,12 @@
 import { keepLast, once } from '../once';
 import { blocksOf, sampledBlocks, type Blocks } from '../picture/blocks';
 import { colourGrid, type ColourGrid } from '../picture/colour-grid';
-import { mirror, type Picture } from '../picture/picture';
+import type { Picture } from '../picture/picture';
 import { squinter } from '../picture/squint';
 import { valueHundredths, valueImageOf, type ValueImage } from '../picture/value-map';
 import { bordersOf, type Border } from './borders';
 import { FOCUS_CELLS } from './focus';
+import { sideColours, sideMap, type Correction, type SideColours } from './light-and-shadow';
 import { splitLight, type LightSplit } from './light-split';
 import { MASS_CELLS, massesOf, type Masses } from './masses';
 
@@ -22,6 +23,8 @@ export interface MeasureSources {
   masses: (squint: number) => { masses: Masses; borders: Border[] };
   /** Light and shadow of the squinted picture, before corrections. */
   split: (squint: number) => LightSplit;
+  /** The same after corrections, with the picture's own colours; the last without any is kept. */
+  sides: (squint: number, corrections: readonly Correction[]) => SideColours;
 }
 
 export function measureSources(picture: Picture): MeasureSources {
@@ -33,17 +36,18 @@ export function measureSources(picture: Picture): MeasureSources {
     const squinted = squint(radius);
     return squinted === picture ? plain() : valueImageOf(squinted);
   });
-  const massesIn = (squinted: Picture) => {
-    const masses = massesOf(colourGrid(squinted, sampledBlocks(squinted), MASS_CELLS));
+  const massesIn = (squinted: Picture, isMirrored: boolean) => {
+    const masses = massesOf(colourGrid(squinted, sampledBlocks(squinted, isMirrored), MASS_CELLS));
     return { masses, borders: bordersOf(masses) };
   };
-  const masses = keepLast((radius: number) => massesIn(through(radius).picture));
+  const masses = keepLast((radius: number) => massesIn(through(radius).picture, false));
   const split = keepLast((radius: number) => {
     const squinted = through(radius);
     const there = { ...masses(radius), isMirrored: false };
-    const mirrored = { ...massesIn(mirror(squinted.picture)), isMirrored: true };
+    const mirrored = { ...massesIn(squinted.picture, true), isMirrored: true };
     return splitLight(squinted, [there, mirrored]);
   });
+  const uncorrected = keepLast((radius: number) => sideColours(picture, split(radius).sides));
   return {
     picture,
     blocks,
@@ -52,5 +56,9 @@ export function measureSources(picture: Picture): MeasureSources {
     grid: once(() => colourGrid(picture, blocks(), FOCUS_CELLS)),
     masses,
     split,
+    sides: (radius, corrections) =>
+      corrections.length === 0
+        ? uncorrected(radius)
+        : sideColours(picture, sideMap(split(radius), corrections)),
   };
 }

@@ -78,11 +78,12 @@ export function readValueEnds(
 /** `way` is 1 for lights, −1 for darks. */
 function largeEnd({ grid, labels, masses }: Masses, way: 1 | -1): number | undefined {
   const within = (least: number) =>
-    Array.from(grid.value).filter((_, c) => labels[c] >= 0 && masses[labels[c]].share >= least);
+    grid.value.filter((_, c) => labels[c] >= 0 && masses[labels[c]].share >= least);
   const large = within(LARGE_MASS);
-  const values = (large.length > 0 ? large : within(0)).sort((one, other) => way * (one - other));
+  const values = (large.length > 0 ? large : within(0)).sort();
   // Of what is thinner than a cell there is no mass at all.
-  return values[Math.ceil(QUANTILE * values.length) - 1];
+  const last = Math.ceil(QUANTILE * values.length) - 1;
+  return values[way > 0 ? last : values.length - 1 - last];
 }
 
 function smallEnds(grid: ColourGrid, large: number, way: 1 | -1): SmallEnd[] {

@@ -46,7 +46,11 @@ export function readValueStudy(
       zones: values.zones.map((zone, i) => ({ ...zone, ...bodies[i] })),
       ...readValueEnds(through.counts, masses, grid),
     },
-    lightAndShadow: readLightAndShadow(plain, sources.split(settings.squint), corrections),
+    lightAndShadow: readLightAndShadow(
+      plain,
+      sources.split(settings.squint),
+      sources.sides(settings.squint, corrections),
+    ),
     brightness: readBrightness(plain, 1),
     merging: mergingMasses(masses, borders, HALF_A_STEP),
     edges: edgeShares(borders),

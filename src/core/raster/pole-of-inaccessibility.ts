@@ -11,7 +11,9 @@ export function polesOfInaccessibility(
 ): Int32Array {
   const last = new Int32Array(count);
   const reached = new Uint8Array(labels.length);
-  let wave: number[] = [];
+  // All waves one after the other: each cell joins one at most.
+  const queue = new Int32Array(labels.length);
+  let end = 0;
   for (let c = 0; c < labels.length; c++) {
     const x = c % width;
     const isRim =
@@ -19,22 +21,27 @@ export function polesOfInaccessibility(
       x === width - 1 ||
       c < width ||
       c >= labels.length - width ||
-      [c - 1, c + 1, c - width, c + width].some((d) => labels[d] !== labels[c]);
+      labels[c - 1] !== labels[c] ||
+      labels[c + 1] !== labels[c] ||
+      labels[c - width] !== labels[c] ||
+      labels[c + width] !== labels[c];
     if (labels[c] < 0 || !isRim) continue;
     reached[c] = 1;
-    wave.push(c);
+    queue[end++] = c;
   }
-  while (wave.length > 0) {
-    const next: number[] = [];
-    for (const c of wave) {
-      last[labels[c]] = c;
-      for (const d of [c - 1, c + 1, c - width, c + width]) {
-        if (d < 0 || d >= labels.length || reached[d] || labels[d] !== labels[c]) continue;
-        reached[d] = 1;
-        next.push(d);
-      }
-    }
-    wave = next;
+  const reach = (d: number, label: number) => {
+    if (d < 0 || d >= labels.length || reached[d] || labels[d] !== label) return;
+    reached[d] = 1;
+    queue[end++] = d;
+  };
+  for (let at = 0; at < end; at++) {
+    const c = queue[at];
+    const label = labels[c];
+    last[label] = c;
+    reach(c - 1, label);
+    reach(c + 1, label);
+    reach(c - width, label);
+    reach(c + width, label);
   }
   return last;
 }

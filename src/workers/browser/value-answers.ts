@@ -66,7 +66,11 @@ export const valueAnswers = {
   },
 
   lightAndShadow: ({ squint, corrections }, { images }) =>
-    readLightAndShadow(images.plain(), images.split(squint), images.framed(corrections)),
+    readLightAndShadow(
+      images.plain(),
+      images.split(squint),
+      images.sides(squint, images.framed(corrections)),
+    ),
 
   sides: ({ squint, corrections }, { images }) =>
     sidePicture(images.plain(), sideMap(images.split(squint), images.framed(corrections))),
