@@ -117,7 +117,7 @@ export async function benchOperations(): Promise<string> {
         readValueStudy(sources, { zones: 'carried', breaks: 'natural', squint: DEFAULT_SQUINT });
         readColourStudy(sources, { zones: { zones: 4, breaks: 'natural' } });
         const subject = pushable(working, null, sources.blocks);
-        rowsOf(subject).positions();
+        rowsOf(subject);
         subject.departures();
         extractPalette(working, { count: 8 });
       },
@@ -130,7 +130,7 @@ export async function benchOperations(): Promise<string> {
         zoneGreys(sight, zoneEdges(sight.counts, { zones: 4, breaks: 'natural' }));
       },
     ],
-    ['hidden colours: made ready, once a picture', () => rowsOf(pushable(working)).positions()],
+    ['hidden colours: made ready, once a picture', () => rowsOf(pushable(working))],
     ['hidden colours: found, once a picture', () => pushable(working).departures()],
     ['a slider moves: spread 0.5, the whole picture', () => pushedRows(ready, rowsWhole, SPREAD)],
     [

@@ -1,4 +1,12 @@
-import { writeOklab } from '../colour/oklab';
+import {
+  aOf,
+  bOf,
+  lightnessOf,
+  longRoot,
+  mediumRoot,
+  shortRoot,
+  writeOklab,
+} from '../colour/oklab';
 import { LINEAR_OF_BYTE } from '../colour/srgb';
 import { boxSums } from '../raster/box-sums';
 import type { ColourGrid } from '../picture/colour-grid';
@@ -44,7 +52,6 @@ export function chromaDenoiser(picture: Picture, { grid, fields }: SmoothChroma)
   // The grid may be of the same picture at another size.
   const across = grid.across / width;
   const down = grid.down / height;
-  const own = new Float64Array(3);
   const last = grid.width - 1;
   const right = last > 0 ? 4 : 0;
   const next = grid.height > 1 ? grid.width * 4 : 0;
@@ -71,16 +78,15 @@ export function chromaDenoiser(picture: Picture, { grid, fields }: SmoothChroma)
         line[k] = (1 - fv) * fields[row + k] + fv * fields[row + next + k];
       for (let x = 0, i = y * width * 4, at = 0; x < width; x++, i += 4, at += 3) {
         if (data[i + 3] < OPAQUE) continue;
-        writeOklab(
-          LINEAR_OF_BYTE[data[i]],
-          LINEAR_OF_BYTE[data[i + 1]],
-          LINEAR_OF_BYTE[data[i + 2]],
-          own,
-          0,
-        );
-        const L = own[0];
-        const a = own[1];
-        const b = own[2];
+        const red = LINEAR_OF_BYTE[data[i]];
+        const green = LINEAR_OF_BYTE[data[i + 1]];
+        const blue = LINEAR_OF_BYTE[data[i + 2]];
+        const long = longRoot(red, green, blue);
+        const medium = mediumRoot(red, green, blue);
+        const short = shortRoot(red, green, blue);
+        const L = lightnessOf(long, medium, short);
+        const a = aOf(long, medium, short);
+        const b = bOf(long, medium, short);
         out[at] = L;
         out[at + 1] = a;
         out[at + 2] = b;

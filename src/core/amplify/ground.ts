@@ -69,7 +69,12 @@ function noiseOf({ width, height, oklab, mask }: ColourGrid): Float64Array {
     Math.max(MIN_NOISE, quantileOf(of, 0.5) / (0.6745 * Math.SQRT2));
   const bands = gaps.map((all, band) => all.subarray(0, counts[band]));
   if (bands.every((of) => of.length >= ENOUGH)) return Float64Array.from(bands, deviation);
-  const all = deviation(Float64Array.from(bands.flatMap((of) => Array.from(of))));
+  const together = new Float64Array(counts.reduce((sum, count) => sum + count, 0));
+  bands.reduce((at, of) => {
+    together.set(of, at);
+    return at + of.length;
+  }, 0);
+  const all = deviation(together);
   return Float64Array.from(bands, (of) => (of.length < ENOUGH ? all : deviation(of)));
 }
 

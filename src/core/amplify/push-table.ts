@@ -17,12 +17,19 @@ const AT = Float64Array.from({ length: SIDES }, (_, i) => {
   const t = (2 * i) / (SIDES - 1) - 1;
   return (MAX_AB * Math.sinh(CROWDED * t)) / Math.sinh(CROWDED);
 });
-const FINE = 4096;
-/** Position among the nodes by a or b, in fine steps. */
-const POSITION = Float32Array.from({ length: FINE + 1 }, (_, step) => {
-  const x = ((2 * step) / FINE - 1) * MAX_AB;
+/** What the four corners of a pixel's tetrahedron weigh together, as a power of two. */
+const WEIGHT_BITS = 8;
+const WEIGHTS = 1 << WEIGHT_BITS;
+/** So many that a step is no more than a weight's unit, where nodes stand densest. */
+const FINE = 65536;
+/** A place among `nodes` of them in whole 256ths, before the last node. */
+const fixed = (place: number, nodes: number) =>
+  Math.min((nodes - 1) * WEIGHTS - 1, Math.max(0, Math.floor(place * WEIGHTS)));
+/** Place among the nodes by a or b, in fine steps: in the middle of each. */
+const POSITION = Int32Array.from({ length: FINE }, (_, step) => {
+  const x = ((2 * (step + 0.5)) / FINE - 1) * MAX_AB;
   const t = Math.asinh((x / MAX_AB) * Math.sinh(CROWDED)) / CROWDED;
-  return ((t + 1) / 2) * (SIDES - 1);
+  return fixed(((t + 1) / 2) * (SIDES - 1), SIDES);
 });
 
 /** Lightness of a node's grey: dense toward black and white, where there is little room for chroma. */
@@ -30,26 +37,13 @@ const GREY_AT = Float64Array.from(
   { length: GREYS },
   (_, i) => (1 - Math.cos((Math.PI * i) / (GREYS - 1))) / 2,
 );
-const GREY_POSITION = Float32Array.from(
-  { length: FINE + 1 },
-  (_, step) => (Math.acos(1 - (2 * step) / FINE) / Math.PI) * (GREYS - 1),
+const GREY_POSITION = Int32Array.from({ length: FINE }, (_, step) =>
+  fixed((Math.acos(1 - (2 * (step + 0.5)) / FINE) / Math.PI) * (GREYS - 1), GREYS),
 );
 
-function greyPosition(grey: number): number {
-  const step = grey * FINE;
-  if (step <= 0) return 0;
-  if (step >= FINE) return GREYS - 1;
-  const low = step | 0;
-  return GREY_POSITION[low] + (GREY_POSITION[low + 1] - GREY_POSITION[low]) * (step - low);
-}
-
-function positionOf(x: number): number {
-  const step = ((x / MAX_AB + 1) / 2) * FINE;
-  if (step <= 0) return 0;
-  if (step >= FINE) return SIDES - 1;
-  const low = step | 0;
-  return POSITION[low] + (POSITION[low + 1] - POSITION[low]) * (step - low);
-}
+const PER_AB = FINE / (2 * MAX_AB);
+/** The fine step of a number from 0 on, within the table. */
+const fineStep = (step: number) => (step <= 0 ? 0 : step >= FINE ? FINE - 1 : step | 0);
 
 /** Further corners of a cube of nodes on the way from its first to its last, in the six orders of walking
  * it, in places of a table. */
@@ -63,9 +57,6 @@ const THIRD = Int32Array.of(
   1 + STEP_A,
 ).map((step) => step * 4);
 const LAST = (STEP_GREY + STEP_A + 1) * 4;
-/** What the four corners of a pixel's tetrahedron weigh together, as a power of two. */
-const WEIGHT_BITS = 8;
-const WEIGHTS = 1 << WEIGHT_BITS;
 /** Parts of a level that a table keeps, as a power of two. */
 const LEVEL_BITS = 5;
 const LEVEL = 1 << LEVEL_BITS;
@@ -92,23 +83,21 @@ export function setPosition(
   a: number,
   b: number,
 ): void {
-  const g = Math.min(GREYS - 1.0001, greyPosition(grey));
-  const u = Math.min(SIDES - 1.0001, positionOf(a));
-  const v = Math.min(SIDES - 1.0001, positionOf(b));
-  const fg = g - (g | 0);
-  const fa = u - (u | 0);
-  const fb = v - (v | 0);
+  const g = GREY_POSITION[fineStep(grey * FINE)];
+  const u = POSITION[fineStep((a + MAX_AB) * PER_AB)];
+  const v = POSITION[fineStep((b + MAX_AB) * PER_AB)];
+  const fg = g & (WEIGHTS - 1);
+  const fa = u & (WEIGHTS - 1);
+  const fb = v & (WEIGHTS - 1);
   let order: number;
   if (fg >= fa) order = fa >= fb ? 0 : fg >= fb ? 1 : 4;
   else order = fg >= fb ? 2 : fa >= fb ? 3 : 5;
   const most = fg >= fa ? (fg >= fb ? fg : fb) : fa >= fb ? fa : fb;
   const least = fg <= fa ? (fg <= fb ? fg : fb) : fa <= fb ? fa : fb;
   const middle = fg + fa + fb - most - least;
-  const last = (least * WEIGHTS) | 0;
-  const third = ((middle * WEIGHTS) | 0) - last;
-  corner[p] = (((g | 0) * STEP_GREY + (u | 0) * STEP_A + (v | 0)) << 3) | order;
-  const second = ((most * WEIGHTS) | 0) - last - third;
-  weights[p] = second | (third << 8) | (last << 16);
+  const corners = (g >> WEIGHT_BITS) * STEP_GREY + (u >> WEIGHT_BITS) * STEP_A + (v >> WEIGHT_BITS);
+  corner[p] = (corners << 3) | order;
+  weights[p] = (most - middle) | ((middle - least) << 8) | (least << 16);
 }
 
 /** The nodes that positions use: 1 for each. */

@@ -83,7 +83,7 @@ export interface Rows {
   /** OKLab lightness of the grey of each pixel's luminance, and its a and b without noise. */
   grey: Float32Array;
   ab: Float32Array;
-  positions: () => Positions;
+  positions: Positions;
   used: () => Uint8Array;
   aside: () => Aside;
 }
@@ -94,28 +94,26 @@ export function rowsOf(subject: Pushable, from = 0, to = subject.picture.height)
   const pixels = width * (to - from);
   const grey = new Float32Array(pixels);
   const ab = new Float32Array(pixels * 2);
+  const positions = emptyPositions(pixels);
   const lab = new Float32Array(width * 3);
   for (let y = from, p = 0; y < to; y++) {
     denoiser.writeRow(y, lab);
     for (let x = 0, i = y * width * 4; x < width; x++, p++, i += 4) {
-      if (data[i + 3] < OPAQUE) continue;
-      grey[p] = cubeRoot(
-        luminance(
-          LINEAR_OF_BYTE[data[i]],
-          LINEAR_OF_BYTE[data[i + 1]],
-          LINEAR_OF_BYTE[data[i + 2]],
-        ),
-      );
-      ab[p * 2] = lab[x * 3 + 1];
-      ab[p * 2 + 1] = lab[x * 3 + 2];
+      if (data[i + 3] >= OPAQUE) {
+        grey[p] = cubeRoot(
+          luminance(
+            LINEAR_OF_BYTE[data[i]],
+            LINEAR_OF_BYTE[data[i + 1]],
+            LINEAR_OF_BYTE[data[i + 2]],
+          ),
+        );
+        ab[p * 2] = lab[x * 3 + 1];
+        ab[p * 2 + 1] = lab[x * 3 + 2];
+      }
+      setPosition(positions, p, grey[p], ab[p * 2], ab[p * 2 + 1]);
     }
   }
-  const positions = once(() => {
-    const made = emptyPositions(pixels);
-    for (let p = 0; p < pixels; p++) setPosition(made, p, grey[p], ab[p * 2], ab[p * 2 + 1]);
-    return made;
-  });
-  const rows = { from, to, grey, ab, positions, used: once(() => usedNodes(positions())) };
+  const rows = { from, to, grey, ab, positions, used: once(() => usedNodes(positions)) };
   return { ...rows, aside: once(() => asideOf(subject, rows)) };
 }
 
@@ -134,7 +132,7 @@ function asideOf({ picture, local, ground }: Pushable, rows: Omit<Rows, 'aside'>
   }
   const even = new Uint8ClampedArray(grey.length * 4);
   const table = tableOf(NONE, null, ground.cast, rows.used());
-  addTable(rows.positions(), table, new Uint8ClampedArray(even.length), null, even);
+  addTable(rows.positions, table, new Uint8ClampedArray(even.length), null, even);
   return { even, cast };
 }
 
@@ -159,7 +157,7 @@ export function pushedRows(
   if (push.spread > 0 && push.cast === 'local') pushAside(ground.cast, rows, push, from, keep, out);
   else {
     const table = tableOf(pusher(push), NONE, ground.cast, rows.used());
-    addTable(rows.positions(), table, from, keep, out);
+    addTable(rows.positions, table, from, keep, out);
   }
   if (!whole)
     for (let i = 3; i < from.length; i += 4)

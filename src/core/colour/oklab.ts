@@ -26,24 +26,35 @@ export function writeOklab(
   out: Float32Array | Float64Array,
   at: number,
 ): void {
-  const l = cubeRoot(0.4122214708 * r + 0.5363325363 * g + 0.0514459929 * b);
-  const m = cubeRoot(0.2119034982 * r + 0.6806995451 * g + 0.1073969566 * b);
-  const s = cubeRoot(0.0883024619 * r + 0.2817188376 * g + 0.6299787005 * b);
-  out[at] = 0.2104542553 * l + 0.793617785 * m - 0.0040720468 * s;
-  out[at + 1] = 1.9779984951 * l - 2.428592205 * m + 0.4505937099 * s;
-  out[at + 2] = 0.0259040371 * l + 0.7827717662 * m - 0.808675766 * s;
+  const l = longRoot(r, g, b);
+  const m = mediumRoot(r, g, b);
+  const s = shortRoot(r, g, b);
+  out[at] = lightnessOf(l, m, s);
+  out[at + 1] = aOf(l, m, s);
+  out[at + 2] = bOf(l, m, s);
 }
+
+/** Cube roots of what the three kinds of cones make of linear sRGB, from a table: each a number, so that a loop over pixels writes none of them down. */
+export const longRoot = (r: number, g: number, b: number): number =>
+  cubeRoot(0.4122214708 * r + 0.5363325363 * g + 0.0514459929 * b);
+export const mediumRoot = (r: number, g: number, b: number): number =>
+  cubeRoot(0.2119034982 * r + 0.6806995451 * g + 0.1073969566 * b);
+export const shortRoot = (r: number, g: number, b: number): number =>
+  cubeRoot(0.0883024619 * r + 0.2817188376 * g + 0.6299787005 * b);
+/** OKLab from those cube roots. */
+export const lightnessOf = (l: number, m: number, s: number): number =>
+  0.2104542553 * l + 0.793617785 * m - 0.0040720468 * s;
+export const aOf = (l: number, m: number, s: number): number =>
+  1.9779984951 * l - 2.428592205 * m + 0.4505937099 * s;
+export const bOf = (l: number, m: number, s: number): number =>
+  0.0259040371 * l + 0.7827717662 * m - 0.808675766 * s;
 
 /** Linear sRGB to OKLab. */
 export function oklabFromLinear({ r, g, b }: Rgb): Oklab {
   const l = Math.cbrt(0.4122214708 * r + 0.5363325363 * g + 0.0514459929 * b);
   const m = Math.cbrt(0.2119034982 * r + 0.6806995451 * g + 0.1073969566 * b);
   const s = Math.cbrt(0.0883024619 * r + 0.2817188376 * g + 0.6299787005 * b);
-  return {
-    L: 0.2104542553 * l + 0.793617785 * m - 0.0040720468 * s,
-    a: 1.9779984951 * l - 2.428592205 * m + 0.4505937099 * s,
-    b: 0.0259040371 * l + 0.7827717662 * m - 0.808675766 * s,
-  };
+  return { L: lightnessOf(l, m, s), a: aOf(l, m, s), b: bOf(l, m, s) };
 }
 
 /** Encoded sRGB (0–1) to OKLab. */

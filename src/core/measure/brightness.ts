@@ -3,7 +3,7 @@ import { oklabFromBytes } from '../colour/hex';
 import { oklabFromLinear, type Oklab } from '../colour/oklab';
 import { LINEAR_OF_BYTE } from '../colour/srgb';
 import { quickValueOfLuminance } from '../colour/value';
-import { familyOf } from '../colour/wheel';
+import { familyOf, PAINTERS_WHEEL } from '../colour/wheel';
 import { HISTOGRAM_BINS, histogramBin } from '../picture/colour-histogram';
 import { OPAQUE, type Picture } from '../picture/picture';
 import {
@@ -60,21 +60,21 @@ interface MisledPixels {
   families: string[];
   /** For each pixel its family's number, `NO_VALUE` where the greys agree or nothing is. */
   map: Uint8Array;
-  /** For each family, how many pixels have each bin of value by lightness, and by brightness. */
-  light: Uint32Array[];
-  bright: Uint32Array[];
-  /** The sums of each family's light: three channels. */
-  sums: Float64Array[];
+  /** How many pixels of each family have each bin of value by lightness, and by brightness: `VALUE_BINS` a family. */
+  light: Uint32Array;
+  bright: Uint32Array;
+  /** The sums of each family's light: three channels a family. */
+  sums: Float64Array;
 }
 
+const FAMILIES = PAINTERS_WHEEL.families.length;
+
 export function misledPixels({ picture: { data }, map }: ValueImage, step: number): MisledPixels {
-  const found: MisledPixels = {
-    families: [],
-    map: new Uint8Array(map.length).fill(NO_VALUE),
-    light: [],
-    bright: [],
-    sums: [],
-  };
+  const families: string[] = [];
+  const misled = new Uint8Array(map.length).fill(NO_VALUE);
+  const light = new Uint32Array(FAMILIES * VALUE_BINS);
+  const brightness = new Uint32Array(FAMILIES * VALUE_BINS);
+  const sums = new Float64Array(FAMILIES * 3);
   const familyOfCell = new Int16Array(HISTOGRAM_BINS).fill(-1);
   const bins = (step / 10) * VALUE_BINS;
   for (let p = 0, i = 0; p < map.length; p++, i += 4) {
@@ -87,23 +87,18 @@ export function misledPixels({ picture: { data }, map }: ValueImage, step: numbe
     const cell = histogramBin(r, g, b);
     if (familyOfCell[cell] < 0) {
       const { name } = familyOf(oklabFromBytes([r, g, b]));
-      const known = found.families.indexOf(name);
-      if (known < 0) {
-        found.light.push(new Uint32Array(VALUE_BINS));
-        found.bright.push(new Uint32Array(VALUE_BINS));
-        found.sums.push(new Float64Array(3));
-      }
-      familyOfCell[cell] = known < 0 ? found.families.push(name) - 1 : known;
+      const known = families.indexOf(name);
+      familyOfCell[cell] = known < 0 ? families.push(name) - 1 : known;
     }
     const family = familyOfCell[cell];
-    found.map[p] = family;
-    found.light[family][map[p]]++;
-    found.bright[family][bright]++;
-    found.sums[family][0] += LINEAR_OF_BYTE[r];
-    found.sums[family][1] += LINEAR_OF_BYTE[g];
-    found.sums[family][2] += LINEAR_OF_BYTE[b];
+    misled[p] = family;
+    light[family * VALUE_BINS + map[p]]++;
+    brightness[family * VALUE_BINS + bright]++;
+    sums[family * 3] += LINEAR_OF_BYTE[r];
+    sums[family * 3 + 1] += LINEAR_OF_BYTE[g];
+    sums[family * 3 + 2] += LINEAR_OF_BYTE[b];
   }
-  return found;
+  return { families, map: misled, light, bright: brightness, sums };
 }
 
 /** Where and by which colours the two greys part by more than `step` Munsell steps. */
@@ -111,14 +106,15 @@ export function readBrightness(image: ValueImage, step: number): BrightnessReadi
   const { families, light, bright, sums } = misledPixels(image, step);
   const opaque = opaqueCount(image);
   const misled = families.map((family, i): Misled => {
-    const pixels = light[i].reduce((sum, n) => sum + n, 0);
-    const [r, g, b] = sums[i];
+    const binsOf = (counts: Uint32Array) => counts.subarray(i * VALUE_BINS, (i + 1) * VALUE_BINS);
+    const pixels = binsOf(light).reduce((sum, n) => sum + n, 0);
+    const [r, g, b] = sums.subarray(i * 3, i * 3 + 3);
     return {
       family,
       share: pixels / opaque,
       colour: oklabFromLinear({ r: r / pixels, g: g / pixels, b: b / pixels }),
-      value: meanOf(light[i], pixels),
-      byBrightness: meanOf(bright[i], pixels),
+      value: meanOf(binsOf(light), pixels),
+      byBrightness: meanOf(binsOf(bright), pixels),
     };
   });
   return {

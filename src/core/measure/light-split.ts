@@ -58,23 +58,37 @@ export function splitLight(
     (_, bin) => valueOfBin(bin) * found.length,
   );
   const sides = new Uint8Array(map.length);
+  const sums = new Float64Array(width);
   // The first bin of each column that is light: the same in all rows of pixels that a row of cells covers.
-  const limits = new Uint8Array(width);
+  let limits = new Uint8Array(width);
   let before = '';
-  for (let y = 0, p = 0; y < height; y++) {
+  for (let y = 0; y < height; y++) {
     const rows = maps.map(({ ofRow }) => ofRow(y));
     if (rows.join() !== before) {
       before = rows.join();
-      for (let x = 0; x < width; x++) {
-        let sum = 0;
-        maps.forEach(({ ofCell, ofColumn }, i) => (sum += ofCell[rows[i] + ofColumn[x]]));
-        limits[x] = firstBinFrom(sum, values);
-      }
+      sums.fill(0);
+      maps.forEach(({ ofCell, ofColumn }, i) => addThresholds(sums, ofCell, ofColumn, rows[i]));
+      limits = Uint8Array.from(sums, (sum) => firstBinFrom(sum, values));
     }
-    for (let x = 0; x < width; x++, p++)
-      sides[p] = map[p] === NO_VALUE ? NO_VALUE : map[p] < limits[x] ? SHADOW : LIGHT;
+    partRow(sides, map, limits, y * width);
   }
   return { squinted, edge, sides };
+}
+
+/** Adds the thresholds of a row of cells to those of each column of pixels. */
+function addThresholds(
+  sums: Float64Array,
+  ofCell: Float64Array,
+  ofColumn: Int32Array,
+  row: number,
+): void {
+  for (let x = 0; x < sums.length; x++) sums[x] += ofCell[row + ofColumn[x]];
+}
+
+/** The sides of a row of pixels from `start` on, by the first bin of each column that is light. */
+function partRow(sides: Uint8Array, map: Uint8Array, limits: Uint8Array, start: number): void {
+  for (let x = 0, p = start; x < limits.length; x++, p++)
+    sides[p] = map[p] === NO_VALUE ? NO_VALUE : map[p] < limits[x] ? SHADOW : LIGHT;
 }
 
 /** The first bin whose value is not below a threshold; values rise from bin to bin. */

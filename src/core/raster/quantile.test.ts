@@ -10,6 +10,19 @@ describe('a quantile', () => {
     expect(five).toEqual([9, 1, 7, 3, 5]);
   });
 
+  it('is what sorting would put there, also among many that are equal', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 0, max: 9 }), { minLength: 1, maxLength: 200 }),
+        fc.double({ min: 0, max: 0.999, noNaN: true }),
+        (list, share) => {
+          const sorted = [...list].sort((one, other) => one - other);
+          expect(quantileOf(list, share)).toBe(sorted[Math.floor(share * list.length)]);
+        },
+      ),
+    );
+  });
+
   it('is 0 of nothing', () => {
     expect(quantileOf([], 0.5)).toBe(0);
   });
