@@ -184,12 +184,14 @@ function fallAt(
 ): number {
   const { width, height, mask } = grid;
   const x = c % width;
-  const y = Math.floor(c / width);
-  const meanFrom = (first: number, way: 1 | -1) => {
-    let region = NaN;
+  const y = (c - x) / width;
+  let before = 0;
+  let beyond = 0;
+  for (let way = -1; way <= 1; way += 2) {
+    let region = -1;
     let sum = 0;
     let count = 0;
-    for (let n = first; count < SIDE; n += way) {
+    for (let n = way < 0 ? -GAP : 1 + GAP; count < SIDE; n += way) {
       const u = x + n * dx;
       const v = y + n * dy;
       if (u < 0 || v < 0 || u >= width || v >= height) break;
@@ -199,9 +201,10 @@ function fallAt(
       sum += smoothed[d * 2] * a + smoothed[d * 2 + 1] * b;
       count++;
     }
-    return sum / count / Math.hypot(a, b);
-  };
-  return meanFrom(-GAP, -1) - meanFrom(1 + GAP, 1);
+    if (way < 0) before = sum / count;
+    else beyond = sum / count;
+  }
+  return (before - beyond) / Math.sqrt(a * a + b * b);
 }
 
 /** Whether a region ends in a rim: most of it falls off there, and by more than colour does elsewhere. */

@@ -31,15 +31,14 @@ interface Pixels {
   to: number;
   height: number;
   /** Each pixel's grey, and its a and b. */
-  grey: Float32Array;
-  ab: Float32Array;
+  evened: () => { grey: Float32Array; ab: Float32Array };
 }
 
 /** How far each pixel may be pushed, in 255ths; null where nothing is protected. */
 export function keepMap(pixels: Pixels, protection: Protection): Uint8Array | null {
   const { families, strokes, only } = protection;
   if (families.length === 0 && strokes.length === 0 && only === null) return null;
-  const keep = new Uint8Array(pixels.grey.length).fill(255);
+  const keep = new Uint8Array(pixels.width * (pixels.to - pixels.from)).fill(255);
   if (only !== null || strokes.length > 0) maskInto(keep, pixels, strokes, only);
   if (families.length > 0) familiesInto(keep, pixels, protection);
   return keep;
@@ -73,11 +72,8 @@ function maskInto(
   }
 }
 
-function familiesInto(
-  keep: Uint8Array,
-  { grey, ab }: Pixels,
-  { wheel, families }: Protection,
-): void {
+function familiesInto(keep: Uint8Array, { evened }: Pixels, { wheel, families }: Protection): void {
+  const { grey, ab } = evened();
   const share = familyTable(wheel, families);
   for (let p = 0; p < keep.length; p++) {
     const a = ab[p * 2];

@@ -233,10 +233,11 @@ describe('pushing quiet colours', () => {
       const before = new Float64Array(3);
       const [castA, castB] = subject.ground.cast;
       const off: number[] = [];
-      for (let p = 0; p < rows.grey.length; p += 7) {
-        const [a, b] = [rows.ab[p * 2], rows.ab[p * 2 + 1]];
-        write(rows.grey[p], rows.grey[p], a, b, castA, castB, after, 0);
-        writeAtGrey(rows.grey[p], rows.grey[p], a, b, before, 0);
+      const { grey, ab } = rows.evened();
+      for (let p = 0; p < grey.length; p += 7) {
+        const [a, b] = [ab[p * 2], ab[p * 2 + 1]];
+        write(grey[p], grey[p], a, b, castA, castB, after, 0);
+        writeAtGrey(grey[p], grey[p], a, b, before, 0);
         const sum = [0, 1, 2].map((k) =>
           Math.min(255, Math.max(0, Math.round(picture.data[p * 4 + k] + after[k] - before[k]))),
         );

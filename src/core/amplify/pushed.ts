@@ -1,8 +1,8 @@
 import { cubeRoot } from '../colour/cube-root';
-import { LINEAR_OF_BYTE, luminance } from '../colour/srgb';
 import { once } from '../once';
 import { blocksOf, type Blocks } from '../picture/blocks';
 import { colourGrid } from '../picture/colour-grid';
+import { BLUE_PART, byLuminance, GREEN_PART, RED_PART } from '../picture/luminance';
 import { countOpaque, OPAQUE, type Picture } from '../picture/picture';
 import { departuresOf, type Departure } from './departures';
 import {
@@ -76,50 +76,70 @@ interface Aside {
   cast: Float32Array;
 }
 
+/** The pixels of some rows without noise. */
+export interface Evened {
+  /** OKLab lightness of the grey of each pixel's luminance. */
+  grey: Float32Array;
+  /** a and b, two floats a pixel. */
+  ab: Float32Array;
+}
+
 /** Some rows of a pushable, ready for the table: what every move of a slider needs of them. */
 export interface Rows {
   from: number;
   to: number;
-  /** OKLab lightness of the grey of each pixel's luminance, and its a and b without noise. */
-  grey: Float32Array;
-  ab: Float32Array;
   positions: Positions;
+  /** What few moves need besides the positions. */
+  evened: () => Evened;
   used: () => Uint8Array;
   aside: () => Aside;
 }
 
 export function rowsOf(subject: Pushable, from = 0, to = subject.picture.height): Rows {
-  const { picture, denoiser } = subject;
-  const { width, data } = picture;
-  const pixels = width * (to - from);
-  const grey = new Float32Array(pixels);
-  const ab = new Float32Array(pixels * 2);
+  const pixels = subject.picture.width * (to - from);
   const positions = emptyPositions(pixels);
+  forEachEvened(subject, from, to, (p, grey, a, b) => setPosition(positions, p, grey, a, b));
+  const evened = once((): Evened => {
+    const grey = new Float32Array(pixels);
+    const ab = new Float32Array(pixels * 2);
+    forEachEvened(subject, from, to, (p, own, a, b) => {
+      grey[p] = own;
+      ab[p * 2] = a;
+      ab[p * 2 + 1] = b;
+    });
+    return { grey, ab };
+  });
+  const rows = { from, to, positions, evened, used: once(() => usedNodes(positions)) };
+  return { ...rows, aside: once(() => asideOf(subject, rows)) };
+}
+
+/** Cube roots of luminance, by its steps. */
+const GREY = byLuminance(Float32Array, cubeRoot);
+
+/** Gives the grey, a and b of each pixel of some rows, 0 where it is transparent; `p` counts from the first of them. */
+function forEachEvened(
+  { picture: { width, data }, denoiser }: Pushable,
+  from: number,
+  to: number,
+  take: (p: number, grey: number, a: number, b: number) => void,
+): void {
   const lab = new Float32Array(width * 3);
   for (let y = from, p = 0; y < to; y++) {
     denoiser.writeRow(y, lab);
     for (let x = 0, i = y * width * 4; x < width; x++, p++, i += 4) {
-      if (data[i + 3] >= OPAQUE) {
-        grey[p] = cubeRoot(
-          luminance(
-            LINEAR_OF_BYTE[data[i]],
-            LINEAR_OF_BYTE[data[i + 1]],
-            LINEAR_OF_BYTE[data[i + 2]],
-          ),
-        );
-        ab[p * 2] = lab[x * 3 + 1];
-        ab[p * 2 + 1] = lab[x * 3 + 2];
+      if (data[i + 3] < OPAQUE) take(p, 0, 0, 0);
+      else {
+        const step = RED_PART[data[i]] + GREEN_PART[data[i + 1]] + BLUE_PART[data[i + 2]];
+        take(p, GREY[(step + 0.5) | 0], lab[x * 3 + 1], lab[x * 3 + 2]);
       }
-      setPosition(positions, p, grey[p], ab[p * 2], ab[p * 2 + 1]);
     }
   }
-  const rows = { from, to, grey, ab, positions, used: once(() => usedNodes(positions)) };
-  return { ...rows, aside: once(() => asideOf(subject, rows)) };
 }
 
 function asideOf({ picture, local, ground }: Pushable, rows: Omit<Rows, 'aside'>): Aside {
   const { width, height } = picture;
-  const { from, grey, ab } = rows;
+  const { from } = rows;
+  const { grey, ab } = rows.evened();
   const cast = new Float32Array(ab.length);
   const field = local();
   const there = new Float64Array(2);
@@ -172,13 +192,14 @@ export function pushedRows(
  */
 function pushAside(
   cast: readonly [number, number],
-  { grey, ab, aside }: Rows,
+  { evened, aside }: Rows,
   push: Push,
   from: Uint8ClampedArray,
   keep: Uint8Array | null,
   out: Uint8ClampedArray,
 ): void {
   const { even, cast: apart } = aside();
+  const { grey, ab } = evened();
   const g = spreadGain(push);
   const share = g / (1 + g);
   const positions = emptyPositions(grey.length);

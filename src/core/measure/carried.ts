@@ -1,5 +1,5 @@
 import { VALUE_BINS } from '../picture/value-map';
-import { naturalEdges, rmsWithin } from './thresholds';
+import { naturalEdgesUpTo, rmsWithin } from './thresholds';
 import { MAX_ZONES, MIN_ZONES, zonesOf } from './zones';
 
 /** How far zones may stray from the picture, RMS in Munsell steps, and still carry it. */
@@ -29,8 +29,8 @@ const STEP = 10 / VALUE_BINS;
  * measure: of a picture that is dark throughout, zones would have to explain differences that nobody sees.
  */
 export function readZoneFits(counts: ArrayLike<number>): ZoneFits {
-  const [threshold] = naturalEdges(counts, 2);
-  const edges = Array.from({ length: MAX_ZONES }, (_, i) => naturalEdges(counts, i + 1));
+  const edges = naturalEdgesUpTo(counts, MAX_ZONES);
+  const [threshold] = edges[1];
   return {
     curve: edges.map((cut) => rmsWithin(counts, cut) * STEP),
     inShadow: edges.map(

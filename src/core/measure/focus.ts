@@ -91,7 +91,11 @@ export function readFocus(grid: ColourGrid): FocusReading {
     }
     const inside = insideShare(grid, c, reaches[1]);
     for (let k = 0; k < 3; k++) parts[c * 3 + k] *= inside;
-    strength[c] = Math.hypot(parts[c * 3], parts[c * 3 + 1], parts[c * 3 + 2]);
+    strength[c] = Math.sqrt(
+      parts[c * 3] * parts[c * 3] +
+        parts[c * 3 + 1] * parts[c * 3 + 1] +
+        parts[c * 3 + 2] * parts[c * 3 + 2],
+    );
   }
   const strongest = strength.reduce((most, one) => Math.max(most, one), 0);
   const busy = strength.map((one) => (strongest > 0 ? one / strongest : 0));
@@ -226,8 +230,8 @@ function sumsOf({ width, height, oklab, value, mask }: ColourGrid): IntegralImag
     const b = oklab[c * 3 + 2];
     out[0] = 1;
     out[1] = value[c];
-    out[2] = value[c] ** 2;
-    out[3] = Math.hypot(a, b);
+    out[2] = value[c] * value[c];
+    out[3] = Math.sqrt(a * a + b * b);
     out[4] = a * a + b * b;
     out[5] = a;
     out[6] = b;

@@ -49,9 +49,7 @@ export function splitLight(
   const maps = found.map(({ masses, borders, isMirrored }) => ({
     ofCell: cellThresholds(masses, borders, threshold),
     ofRow: (y: number) => Math.floor((y / height) * masses.grid.down) * masses.grid.width,
-    ofColumn: Int32Array.from({ length: width }, (_, x) =>
-      Math.floor(((isMirrored ? width - 1 - x : x) / width) * masses.grid.across),
-    ),
+    ofColumn: cellColumns(width, masses.grid.across, isMirrored),
   }));
   const values = Float64Array.from(
     { length: NO_VALUE },
@@ -60,7 +58,7 @@ export function splitLight(
   const sides = new Uint8Array(map.length);
   const sums = new Float64Array(width);
   // The first bin of each column that is light: the same in all rows of pixels that a row of cells covers.
-  let limits = new Uint8Array(width);
+  const limits = new Uint8Array(width);
   let before = '';
   for (let y = 0; y < height; y++) {
     const rows = maps.map(({ ofRow }) => ofRow(y));
@@ -68,7 +66,7 @@ export function splitLight(
       before = rows.join();
       sums.fill(0);
       maps.forEach(({ ofCell, ofColumn }, i) => addThresholds(sums, ofCell, ofColumn, rows[i]));
-      limits = Uint8Array.from(sums, (sum) => firstBinFrom(sum, values));
+      for (let x = 0; x < width; x++) limits[x] = firstBinFrom(sums[x], values);
     }
     partRow(sides, map, limits, y * width);
   }
@@ -91,6 +89,14 @@ function partRow(sides: Uint8Array, map: Uint8Array, limits: Uint8Array, start: 
     sides[p] = map[p] === NO_VALUE ? NO_VALUE : map[p] < limits[x] ? SHADOW : LIGHT;
 }
 
+/** The column of cells that each column of pixels lies in. */
+function cellColumns(width: number, across: number, isMirrored: boolean): Int32Array {
+  const columns = new Int32Array(width);
+  for (let x = 0; x < width; x++)
+    columns[x] = Math.floor(((isMirrored ? width - 1 - x : x) / width) * across);
+  return columns;
+}
+
 /** The first bin whose value is not below a threshold; values rise from bin to bin. */
 function firstBinFrom(threshold: number, values: Float64Array): number {
   let low = 0;
@@ -110,7 +116,12 @@ function cellThresholds(
   threshold: number,
 ): Float64Array {
   const own = massThresholds(masses, borders, threshold);
-  return Float64Array.from(masses.labels, (mass) => (mass < 0 ? threshold : own[mass]));
+  const thresholds = new Float64Array(masses.labels.length);
+  for (let c = 0; c < thresholds.length; c++) {
+    const mass = masses.labels[c];
+    thresholds[c] = mass < 0 ? threshold : own[mass];
+  }
+  return thresholds;
 }
 
 /** The Munsell value that parts light from shadow in each mass: half way between it and its likely other side. */

@@ -13,13 +13,20 @@ export function evenEdges(bins: number, zones: number): number[] {
  * Source: N. Otsu, IEEE Trans. SMC 9(1), 1979; W. D. Fisher, J. Amer. Statist. Assoc. 53, 1958.
  */
 export function naturalEdges(counts: ArrayLike<number>, zones: number): number[] {
+  return naturalEdgesUpTo(counts, zones)[zones - 1];
+}
+
+/** The same for every number of zones from 1 to `most`, of one dynamic programme. */
+export function naturalEdgesUpTo(counts: ArrayLike<number>, most: number): number[][] {
   const used: number[] = [];
   for (let bin = 0; bin < counts.length; bin++) if (counts[bin] > 0) used.push(bin);
-  const parts = Math.min(zones, used.length);
-  const starts = parts > 1 ? bestStarts(counts, used, parts) : [];
-  const edges = starts.map((k) => Math.ceil((used[k - 1] + 1 + used[k]) / 2));
-  while (edges.length < zones - 1) edges.push(counts.length);
-  return edges;
+  const choices = bestChoices(counts, used, Math.min(most, used.length));
+  return Array.from({ length: most }, (_, i) => {
+    const starts = startsOf(choices.slice(0, i), used.length);
+    const edges = starts.map((k) => Math.ceil((used[k - 1] + 1 + used[k]) / 2));
+    while (edges.length < i) edges.push(counts.length);
+    return edges;
+  });
 }
 
 /** The root of the mean squared distance, in bins, from the mean of the zone that a pixel lies in; 0 without pixels. */
@@ -48,8 +55,12 @@ function varianceWithin(counts: ArrayLike<number>, edges: readonly number[]): nu
   return total;
 }
 
-/** For each part but the first, the index into `used` at which it starts. */
-function bestStarts(counts: ArrayLike<number>, used: readonly number[], parts: number): number[] {
+/** For each number of parts from two on: where the last of them best starts, by where it ends (indices into `used`). */
+function bestChoices(
+  counts: ArrayLike<number>,
+  used: readonly number[],
+  parts: number,
+): Int32Array[] {
   const n = used.length;
   const weight = new Float64Array(n + 1);
   const first = new Float64Array(n + 1);
@@ -80,8 +91,13 @@ function bestStarts(counts: ArrayLike<number>, used: readonly number[], parts: n
     best = next;
     choices.push(choice);
   }
+  return choices;
+}
+
+/** For each part but the first, the index at which it starts. */
+function startsOf(choices: readonly Int32Array[], n: number): number[] {
   const starts: number[] = [];
-  for (let part = parts - 2, to = n; part >= 0; part--) {
+  for (let part = choices.length - 1, to = n; part >= 0; part--) {
     to = choices[part][to];
     starts.unshift(to);
   }

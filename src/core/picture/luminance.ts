@@ -12,7 +12,7 @@ export const GREEN_PART = partOf(GREEN_LUMINANCE);
 export const BLUE_PART = partOf(BLUE_LUMINANCE);
 
 /** A table over all luminance steps. `of` is given Y, 0–1. */
-export function byLuminance<T extends Uint8Array | Uint16Array>(
+export function byLuminance<T extends Uint8Array | Uint16Array | Float32Array>(
   table: { from: (source: { length: number }, map: (_: unknown, step: number) => number) => T },
   of: (Y: number) => number,
 ): T {

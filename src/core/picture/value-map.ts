@@ -43,11 +43,24 @@ const BINS = Uint8Array.from({ length: 1001 }, (_, hundredths) =>
   Math.min(VALUE_BINS - 1, Math.floor(hundredths / A_BIN)),
 );
 
-/**
- * The value bin of each pixel, `NO_VALUE` where it is transparent: width × height entries.
- * `hundredths` are the picture's, where they are known already.
- */
-export function valueMap(picture: Picture, hundredths = valueHundredths(picture)): Uint8Array {
+/** The bin by luminance step. */
+const BIN_OF_STEP = Uint8Array.from(HUNDREDTHS, (hundredths) => BINS[hundredths]);
+
+/** The value bin of each pixel, `NO_VALUE` where it is transparent: width × height entries. */
+export function valueMap({ data }: Picture): Uint8Array {
+  const map = new Uint8Array(data.length / 4);
+  for (let i = 0, p = 0; p < map.length; i += 4, p++)
+    map[p] =
+      data[i + 3] < OPAQUE
+        ? NO_VALUE
+        : BIN_OF_STEP[
+            (RED_PART[data[i]] + GREEN_PART[data[i + 1]] + BLUE_PART[data[i + 2]] + 0.5) | 0
+          ];
+  return map;
+}
+
+/** The same from the picture's hundredths. */
+function mapOfHundredths(hundredths: Uint16Array): Uint8Array {
   const map = new Uint8Array(hundredths.length);
   for (let p = 0; p < map.length; p++)
     map[p] = hundredths[p] === TRANSPARENT ? NO_VALUE : BINS[hundredths[p]];
@@ -63,7 +76,7 @@ export interface ValueImage {
 
 /** `hundredths` are the picture's, where they are known already. */
 export function valueImageOf(picture: Picture, hundredths?: Uint16Array): ValueImage {
-  const map = valueMap(picture, hundredths);
+  const map = hundredths ? mapOfHundredths(hundredths) : valueMap(picture);
   return { picture, map, counts: valueCounts(map) };
 }
 

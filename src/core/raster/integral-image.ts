@@ -24,9 +24,12 @@ export function integralImage(
   for (let y = 0, cell = 0; y < height; y++) {
     row.fill(0);
     for (let x = 0, at = (y + 1) * stride + channels; x < width; x++, cell++, at += channels) {
-      own.fill(0);
       write(cell, own);
-      for (let k = 0; k < channels; k++) sums[at + k] = sums[at - stride + k] + (row[k] += own[k]);
+      for (let k = 0; k < channels; k++) {
+        row[k] += own[k];
+        own[k] = 0;
+        sums[at + k] = sums[at - stride + k] + row[k];
+      }
     }
   }
   return { channels, stride, sums };
