@@ -90,6 +90,9 @@ export function chromaDenoiser(picture: Picture, { grid, fields }: SmoothChroma)
         out[at] = L;
         out[at + 1] = a;
         out[at + 2] = b;
+        // A colour of its own twice as strong is no noise about a quiet one.
+        const chroma = Math.sqrt(a * a + b * b);
+        if (chroma >= 2 * NONE) continue;
         const fu = shares[x];
         const c = columns[x];
         const d = c + right;
@@ -97,8 +100,6 @@ export function chromaDenoiser(picture: Picture, { grid, fields }: SmoothChroma)
         const smoothA = (fw * line[c] + fu * line[d]) * L + fw * line[c + 1] + fu * line[d + 1];
         const smoothB =
           (fw * line[c + 2] + fu * line[d + 2]) * L + fw * line[c + 3] + fu * line[d + 3];
-        const chroma = Math.sqrt(a * a + b * b);
-        // A colour of its own twice as strong is no noise about a quiet one.
         const strength = Math.max(chroma / 2, Math.sqrt(smoothA * smoothA + smoothB * smoothB));
         if (strength >= NONE) continue;
         const offA = a - smoothA;

@@ -26,7 +26,7 @@ const FINE = 65536;
 const fixed = (place: number, nodes: number) =>
   Math.min((nodes - 1) * WEIGHTS - 1, Math.max(0, Math.floor(place * WEIGHTS)));
 /** Place among the nodes by a or b, in fine steps: in the middle of each. */
-const POSITION = Int32Array.from({ length: FINE }, (_, step) => {
+const POSITION = Uint16Array.from({ length: FINE }, (_, step) => {
   const x = ((2 * (step + 0.5)) / FINE - 1) * MAX_AB;
   const t = Math.asinh((x / MAX_AB) * Math.sinh(CROWDED)) / CROWDED;
   return fixed(((t + 1) / 2) * (SIDES - 1), SIDES);
@@ -37,7 +37,7 @@ const GREY_AT = Float64Array.from(
   { length: GREYS },
   (_, i) => (1 - Math.cos((Math.PI * i) / (GREYS - 1))) / 2,
 );
-const GREY_POSITION = Int32Array.from({ length: FINE }, (_, step) =>
+const GREY_POSITION = Uint16Array.from({ length: FINE }, (_, step) =>
   fixed((Math.acos(1 - (2 * (step + 0.5)) / FINE) / Math.PI) * (GREYS - 1), GREYS),
 );
 
@@ -75,15 +75,18 @@ export function emptyPositions(pixels: number): Positions {
   return { corner: new Uint32Array(pixels), weights: new Uint32Array(pixels) };
 }
 
-/** Notes where a pixel stands, by the lightness of its grey and its a and b. */
+/** Where a grey of some lightness stands among the nodes, in 256ths. */
+export const greyPosition = (lightness: number): number =>
+  GREY_POSITION[fineStep(lightness * FINE)];
+
+/** Notes where a pixel stands, by the position of its grey and its a and b. */
 export function setPosition(
   { corner, weights }: Positions,
   p: number,
-  grey: number,
+  g: number,
   a: number,
   b: number,
 ): void {
-  const g = GREY_POSITION[fineStep(grey * FINE)];
   const u = POSITION[fineStep((a + MAX_AB) * PER_AB)];
   const v = POSITION[fineStep((b + MAX_AB) * PER_AB)];
   const fg = g & (WEIGHTS - 1);

@@ -18,6 +18,7 @@ import { checkPush, isPushed, NO_PUSH, pusher, spreadGain, type Push } from './p
 import {
   addTable,
   emptyPositions,
+  greyPosition,
   setPosition,
   tableOf,
   usedNodes,
@@ -45,8 +46,9 @@ export function pushable(
   quality: number | null = null,
   blocksAlready: () => Blocks = () => blocksOf(picture),
 ): Pushable {
-  const whole = countOpaque(picture) === picture.width * picture.height;
   const blocks = blocksAlready();
+  const whole =
+    blocks.opaque.reduce((sum, count) => sum + count, 0) === picture.width * picture.height;
   const read = groundOf(colourGrid(picture, blocks, GROUND_CELLS), quality);
   const smooth = smoothChroma(colourGrid(picture, blocks, SMOOTH_CELLS));
   return {
@@ -98,12 +100,14 @@ export interface Rows {
 export function rowsOf(subject: Pushable, from = 0, to = subject.picture.height): Rows {
   const pixels = subject.picture.width * (to - from);
   const positions = emptyPositions(pixels);
-  forEachEvened(subject, from, to, (p, grey, a, b) => setPosition(positions, p, grey, a, b));
+  forEachEvened(subject, from, to, (p, step, a, b) =>
+    setPosition(positions, p, GREY_POSITION[step], a, b),
+  );
   const evened = once((): Evened => {
     const grey = new Float32Array(pixels);
     const ab = new Float32Array(pixels * 2);
-    forEachEvened(subject, from, to, (p, own, a, b) => {
-      grey[p] = own;
+    forEachEvened(subject, from, to, (p, step, a, b) => {
+      grey[p] = GREY[step];
       ab[p * 2] = a;
       ab[p * 2 + 1] = b;
     });
@@ -113,15 +117,19 @@ export function rowsOf(subject: Pushable, from = 0, to = subject.picture.height)
   return { ...rows, aside: once(() => asideOf(subject, rows)) };
 }
 
-/** Cube roots of luminance, by its steps. */
+/** The lightness of the grey of a luminance, by its steps, and where that stands among a table's nodes. */
 const GREY = byLuminance(Float32Array, cubeRoot);
+const GREY_POSITION = byLuminance(Uint16Array, (Y) => greyPosition(cubeRoot(Y)));
 
-/** Gives the grey, a and b of each pixel of some rows, 0 where it is transparent; `p` counts from the first of them. */
+/**
+ * Gives the step of luminance and a and b of each pixel of some rows, 0 where it is transparent; `p` counts from
+ * the first of them.
+ */
 function forEachEvened(
   { picture: { width, data }, denoiser }: Pushable,
   from: number,
   to: number,
-  take: (p: number, grey: number, a: number, b: number) => void,
+  take: (p: number, step: number, a: number, b: number) => void,
 ): void {
   const lab = new Float32Array(width * 3);
   for (let y = from, p = 0; y < to; y++) {
@@ -129,8 +137,8 @@ function forEachEvened(
     for (let x = 0, i = y * width * 4; x < width; x++, p++, i += 4) {
       if (data[i + 3] < OPAQUE) take(p, 0, 0, 0);
       else {
-        const step = RED_PART[data[i]] + GREEN_PART[data[i + 1]] + BLUE_PART[data[i + 2]];
-        take(p, GREY[(step + 0.5) | 0], lab[x * 3 + 1], lab[x * 3 + 2]);
+        const Y = RED_PART[data[i]] + GREEN_PART[data[i + 1]] + BLUE_PART[data[i + 2]];
+        take(p, (Y + 0.5) | 0, lab[x * 3 + 1], lab[x * 3 + 2]);
       }
     }
   }
@@ -207,7 +215,7 @@ function pushAside(
     setPosition(
       positions,
       p,
-      grey[p],
+      greyPosition(grey[p]),
       ab[p * 2] + share * apart[p * 2],
       ab[p * 2 + 1] + share * apart[p * 2 + 1],
     );

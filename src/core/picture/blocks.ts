@@ -64,7 +64,9 @@ export function sampledBlocks({ width, height, data }: Picture, isMirrored = fal
     let i = (y * BLOCK * width + (isMirrored ? width - 1 : 0)) * 4;
     for (let x = 0; x < across; x++, b++, i += step) {
       if (data[i + 3] < OPAQUE) continue;
-      for (let k = 0; k < 3; k++) rgb[b * 3 + k] = LINEAR_OF_BYTE[data[i + k]];
+      rgb[b * 3] = LINEAR_OF_BYTE[data[i]];
+      rgb[b * 3 + 1] = LINEAR_OF_BYTE[data[i + 1]];
+      rgb[b * 3 + 2] = LINEAR_OF_BYTE[data[i + 2]];
       opaque[b] = 1;
     }
   }
