@@ -60,9 +60,8 @@ const SHOTS: Shot[] = [
     take: (page) => openStudy(page, 'Ticket hall at noon', 'step=values&tab=light&wipe=0.4'),
   },
   {
-    name: 'desk-focus',
-    take: (page) =>
-      openStudy(page, 'Lower station, rain at dusk', 'step=values&tab=focus&lens=edges'),
+    name: 'desk-depth',
+    take: (page) => openStudy(page, 'Summit in snow glare', 'step=values&tab=depth'),
   },
   {
     name: 'desk-form',
