@@ -129,6 +129,17 @@ test('picks: a near-duplicate is asked about, an average gives way to its colour
   await expect(page.getByLabel('Note')).toHaveValue(
     'As strengthened: hues parted 50 %, all strengthened 60 %.',
   );
+
+  // What makes a place, and undone: nothing is chosen that is not there.
+  await page.keyboard.press('Escape');
+  const standing = await tray(page).count();
+  await choose(page, 'A pick is', 'what makes it');
+  await page.mouse.click(...(await onStage(page, 0.55, 0.75)));
+  await expect(panel(page).getByRole('heading', { name: / swatches$/ })).toBeVisible();
+  expect(await tray(page).count()).toBeGreaterThan(standing + 1);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(tray(page)).toHaveCount(standing);
+  await expect(panel(page).getByRole('heading', { name: / swatches$/ })).toHaveCount(0);
 });
 
 test('pruning: how many they really are, merged and taken apart; the tray by keys', async ({
@@ -241,6 +252,45 @@ test('building: a ladder that swings as one, a harmony, what follows, what a few
       .click();
   await expect(finding(page)).toContainText(/mixes of two and three reach \d+.% of the picture/);
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+});
+
+test('a colour is changed by keys and field, keeps what it was, and one click goes back', async ({
+  page,
+}) => {
+  await openStudy(page, app.url, 'Slate terrace, evening');
+  await toStep(page, 'Palette');
+  const block = tray(page).first();
+  await block.click();
+  const before = await labels(page);
+  const colours = await hexes(page);
+  const back = panel(page).getByRole('button', { name: 'Back to it' });
+  await expect(back).toHaveCount(0);
+
+  // Six nudges of half a step: the block rises in the stave, and a name that the program gave goes along.
+  await setSlider(page, 'Lighter or darker', 6);
+  await expect(panel(page).getByTestId('change')).toContainText(/^Was .*; then 3.0 steps lighter$/);
+  await expect.poll(async () => (await hexes(page))[0]).not.toBe(colours[0]);
+  await expect.poll(async () => (await labels(page))[0]).not.toBe(before[0]);
+  expect((await labels(page)).slice(1)).toEqual(before.slice(1));
+  await isSaved(page);
+  await reload(page);
+  await deskIsSet(page);
+  await tray(page).first().click();
+  await expect(panel(page).getByTestId('change')).toContainText('3.0 steps lighter');
+  await back.click();
+  await expect.poll(() => hexes(page)).toEqual(colours);
+  await expect.poll(() => labels(page)).toEqual(before);
+
+  // By its field: what is no colour yet changes nothing and says what would.
+  const field = panel(page).getByLabel(/^Or type it/);
+  await field.fill('#33');
+  await expect(panel(page).getByText(/^Not a colour yet/)).toBeVisible();
+  expect(await hexes(page)).toEqual(colours);
+  await field.fill('#a05030');
+  await expect.poll(async () => (await hexes(page))[0]).toBe('rgb(160, 80, 48)');
+  await expect(panel(page).getByTestId('change')).toContainText('then typed');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(() => hexes(page)).toEqual(colours);
 });
 
 test('a finger chooses several in the tray; a series says what strays', async ({ browser }) => {

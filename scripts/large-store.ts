@@ -34,6 +34,7 @@ function longDocument(title: string): StudyDocument {
     role: null,
     follows: null,
     components: [],
+    change: null,
     area: null,
     spread: null,
     parts: [],

@@ -165,6 +165,8 @@ export const storedWheelSchema = z.object({
       )
       .max(72),
     round: z.array(share).max(360),
+    /** Readings of before have none; they are made anew at the start. */
+    roundColours: z.array(colour.nullable()).default([]),
     coloured: share,
   }),
 }) satisfies z.ZodType<WheelStudy>;

@@ -71,6 +71,23 @@ export const followsSchema = z.discriminatedUnion('kind', [
 ]);
 export type Follows = z.infer<typeof followsSchema>;
 
+const movesSchema = z.object({
+  value: z.number().min(-10).max(10),
+  warmth: z.number().min(-3).max(3),
+  chroma: z.number().min(-0.5).max(0.5),
+  turn: z.number().min(-6).max(6),
+});
+
+/** How a hand changed a swatch's colour. */
+export const swatchChangeSchema = z.object({
+  /** What it was. */
+  was: oklabSchema,
+  /** What the moves start from: what it was, or a colour that was typed in. */
+  from: oklabSchema,
+  moves: movesSchema,
+});
+export type SwatchChange = z.infer<typeof swatchChangeSchema>;
+
 const leafSwatchSchema = z.object({
   id: idSchema,
   name: text().trim().min(1).max(200),
@@ -85,6 +102,7 @@ const leafSwatchSchema = z.object({
   follows: asOne(followsSchema.nullable()),
   /** The colours that make a picked area's average, the largest first. */
   components: asOne(z.array(z.object({ colour: oklabSchema, share: fraction })).max(4)),
+  change: asOne(swatchChangeSchema.nullable()),
   /** Where it was taken, or where most of it stands. */
   area: asOne(areaSchema.nullable()),
   /** Mean CIEDE2000 within the picked area; null for one that was not picked. */

@@ -127,6 +127,7 @@ describe('what is out of bounds is refused, and changes nothing', () => {
       role: null,
       follows: null,
       components: [],
+      change: null,
       area: null,
       spread: null,
       parts,

@@ -14,13 +14,19 @@ export const HOME_RADIUS = 0.015;
 
 export type NewId = () => string;
 
-/** Picked and locked swatches stay when colours are extracted again. */
+/** Picked, locked and changed swatches stay when colours are extracted again. */
 export function staysOnExtraction(swatch: TraySwatch): boolean {
-  return swatch.locked || swatch.origin !== 'extracted';
+  return swatch.locked || swatch.origin !== 'extracted' || swatch.change !== null;
 }
 
 /** What a swatch that is merely a colour has nothing to say of. */
-export const DEFAULT_SWATCH_FIELDS = { role: null, follows: null, components: [], parts: [] };
+export const DEFAULT_SWATCH_FIELDS = {
+  role: null,
+  follows: null,
+  components: [],
+  change: null,
+  parts: [],
+};
 
 /** A swatch that is to be named by the tray; what it has nothing to say of may be left out. */
 export type NewSwatch = Omit<TraySwatch, 'name' | keyof typeof DEFAULT_SWATCH_FIELDS> &

@@ -14,6 +14,8 @@ interface Props {
   /** Only the track: what it is and where it stands is said elsewhere. */
   bare?: boolean;
   disabled?: boolean;
+  /** Where what a screen can show ends, and to which side; drawn on the track. */
+  edge?: number;
   /** The value in words, beside the track and for screen readers. */
   words: string;
   onChange: (value: number) => void;
@@ -26,6 +28,7 @@ export function Slider({
   said,
   bare = false,
   disabled,
+  edge,
   value,
   min,
   max,
@@ -52,6 +55,14 @@ export function Slider({
       >
         <Radix.Track className="relative h-px grow bg-ink">
           <Radix.Range className="absolute h-[3px] -translate-y-px bg-ink" />
+          {edge !== undefined && edge > min && edge < max && (
+            <span
+              aria-hidden
+              data-testid="edge"
+              className="absolute -top-2 h-4 border-l-2 border-dotted border-ink"
+              style={{ left: `${((edge - min) / (max - min)) * 100}%` }}
+            />
+          )}
         </Radix.Track>
         <Radix.Thumb
           aria-label={said}

@@ -69,6 +69,7 @@ describe('how documents are merged', () => {
       'palette.swatches[].role: one',
       'palette.swatches[].follows: one',
       'palette.swatches[].components: one',
+      'palette.swatches[].change: one',
       'palette.swatches[].area: one',
       'palette.swatches[].spread: one',
       'palette.swatches[].parts: one',

@@ -3,7 +3,7 @@ import { listOf, type Stored } from './versioned';
 export const STUDY_VERSION = 3;
 
 /** What each function makes of a study: version 2 of version 1, and so on. */
-export const studyUpgrades = [withAllFields, withDepth];
+export const studyUpgrades = [withAllFields, withDepthAndChanges];
 
 /**
  * Version 1 grew by fields that older documents lack; from version 2 on all are there. The values are
@@ -33,9 +33,23 @@ function withAllFields(document: Stored): Stored {
   };
 }
 
-/** Version 3 keeps which masses lie how far away. */
-function withDepth(document: Stored): Stored {
-  return { ...document, depth: { marks: [] } };
+/** Version 3 keeps which masses lie how far away, and how a hand changed a swatch. */
+function withDepthAndChanges(document: Stored): Stored {
+  const palette = (document.palette ?? {}) as Stored;
+  return {
+    ...document,
+    depth: { marks: [] },
+    palette: { ...palette, swatches: listOf(palette.swatches).map(unchangedSwatch) },
+  };
+}
+
+function unchangedSwatch(swatch: Stored): Stored {
+  const parts = (swatch.parts ?? []) as { at: number; swatch: Stored }[];
+  return {
+    ...swatch,
+    change: null,
+    parts: parts.map((part) => ({ ...part, swatch: unchangedSwatch(part.swatch) })),
+  };
 }
 
 function wholeSwatch(swatch: Stored): Stored {

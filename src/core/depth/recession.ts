@@ -1,5 +1,5 @@
 import { DISTANCES, type Distance } from './depth-marks';
-import type { PlaneReading } from './depth-study';
+import type { PlaneReading } from './plane-reading';
 
 /** What steps back with distance in air: contrast and chroma fall, colour cools. */
 export const RECEDING = ['contrast', 'chroma', 'temperature'] as const;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { anyPicture, greyBytes, paintedBy } from '../testing';
 import { bytesFromOklab } from '../colour/hex';
-import { oklabFromOklch } from '../colour/oklab';
+import { oklabFromOklch, oklchFromOklab } from '../colour/oklab';
 import { temperature } from '../colour/temperature';
 import { EVEN_WHEEL, WHEELS } from '../colour/wheel';
 import type { Picture } from '../picture/picture';
@@ -230,6 +230,22 @@ describe('reads as', () => {
     expect(read(strong).readsAs).toEqual([]);
     const greys = paintedBy(90, 90, (x) => greyBytes(x < 20 ? 3 : 6));
     expect(read(greys).readsAs).toEqual([]);
+  });
+});
+
+describe('the colours round the wheel', () => {
+  it('are those that weigh in each bin, and none where nothing does', () => {
+    const picture = stripes([
+      [hue(30), 0.5],
+      [hue(250), 0.5],
+    ]);
+    const { round, roundColours } = read(picture).harmony;
+    expect(roundColours.map((colour) => colour !== null)).toEqual(
+      round.map((weight) => weight > 0),
+    );
+    const hues = roundColours.flatMap((colour) => (colour ? [oklchFromOklab(colour).h] : []));
+    for (const wanted of [30, 250])
+      expect(Math.min(...hues.map((one) => Math.abs(one - wanted)))).toBeLessThan(3);
   });
 });
 

@@ -78,6 +78,8 @@ export interface HarmonyReading {
   outside: Outside[];
   /** The density of hue round the wheel, 72 bins from the first family's centre on, by chroma and area; adds to 1. */
   round: number[];
+  /** The mean colour in each of those bins, by the same weights; null in an empty one. */
+  roundColours: (Oklab | null)[];
   /** Share of the picture that is more than greyed: chroma from 0.04 on. */
   coloured: number;
 }
@@ -107,22 +109,31 @@ export function readHarmony(parts: ColourParts, wheel: Wheel = PAINTERS_WHEEL): 
     parts.chroma[part] < NEUTRAL_CHROMA ? NaN : angleOf(parts, part, wheel),
   );
   const round = new Array<number>(BINS).fill(0);
+  const sums = new Float64Array(BINS * 3);
   let coloured = 0;
   let all = 0;
   angles.forEach((angle, part) => {
     if (Number.isNaN(angle)) return;
     const weight = parts.share[part] * parts.chroma[part];
-    round[Math.floor(angle / BIN) % BINS] += weight;
+    const bin = Math.floor(angle / BIN) % BINS;
+    round[bin] += weight;
+    for (let k = 0; k < 3; k++) sums[bin * 3 + k] += weight * parts.oklab[part * 3 + k];
     if (parts.chroma[part] >= DULL) coloured += parts.share[part];
     all += weight;
   });
   coloured = clampShare(coloured);
-  if (coloured < MIN_COLOURED) return { fits: [], outside: [], round: round.fill(0), coloured };
+  const roundColours = round.map((weight, bin): Oklab | null => {
+    const [L, a, b] = sums.subarray(bin * 3, bin * 3 + 3).map((sum) => sum / weight);
+    return weight > 0 ? { L, a, b } : null;
+  });
+  if (coloured < MIN_COLOURED)
+    return { fits: [], outside: [], round: round.fill(0), roundColours, coloured };
   const density = round.map((weight) => weight / all);
   const fits = SCHEMES.map((scheme) => bestRotation(scheme, density, wheel)).sort(
     (one, other) => other.fit - one.fit,
   );
-  return { fits, outside: outsideOf(parts, angles, fits[0], wheel), round: density, coloured };
+  const outside = outsideOf(parts, angles, fits[0], wheel);
+  return { fits, outside, round: density, roundColours, coloured };
 }
 
 function angleOf(parts: ColourParts, part: number, wheel: Wheel): number {

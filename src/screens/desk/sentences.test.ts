@@ -33,6 +33,7 @@ const swatch = (hex: string, share: number | null, name = hex): TraySwatch => ({
   role: null,
   follows: null,
   components: [],
+  change: null,
   parts: [],
 });
 

@@ -6,6 +6,7 @@ import { mapShares, swatchMap } from '@/core/palette/swatch-map';
 import type { Picture } from '@/core/picture/picture';
 import type { LibraryContent } from '@/contracts/library';
 import { newDocument, type StudyDocument } from '@/contracts/study';
+import { moveColour } from '@/study/colour-edits';
 import { addSwatch, editSwatch, withShares } from '@/study/edits';
 import { withRoles } from '@/study/palette-edits';
 import { addSet } from '@/study/set-edits';
@@ -169,7 +170,7 @@ async function told(
   if (entry.picks.length === 0) return extracted;
   const working = await workingCopy(pictureId);
   let document = extracted;
-  for (const { name, note, ...area } of entry.picks) {
+  for (const { name, note, moves, ...area } of entry.picks) {
     const found = probe(working, area, area.radius);
     if (!found) throw new Error(`${entry.picture}: nothing to pick at ${area.x}, ${area.y}`);
     const id = randomUUID();
@@ -184,6 +185,7 @@ async function told(
       spread: found.spread,
     });
     if (name) document = editSwatch(document, id, { name });
+    if (moves) document = moveColour(document, id, moves);
   }
   const colours = document.palette.swatches.map((swatch) => swatch.colour);
   return withShares(document, mapShares(swatchMap(working, colours), colours.length));

@@ -4,12 +4,17 @@ import path from 'node:path';
 import { z } from 'zod';
 import { areaSchema } from '@/contracts/colour';
 import { librarySearchSchema } from '@/contracts/library-search';
-import { studyDocumentSchema } from '@/contracts/study';
+import { studyDocumentSchema, swatchChangeSchema } from '@/contracts/study';
 
 const { title, maker, source, rights, kind, aims, values, lightAndShadow, depth, hidden } =
   studyDocumentSchema.shape;
 
-const pickSchema = areaSchema.extend({ name: z.string().optional(), note: z.string().default('') });
+const pickSchema = areaSchema.extend({
+  name: z.string().optional(),
+  note: z.string().default(''),
+  /** How it was changed by hand once it was picked. */
+  moves: swatchChangeSchema.shape.moves.optional(),
+});
 
 /** A study of the story: what the illustrator has said about a picture so far. */
 const storyStudySchema = z.object({

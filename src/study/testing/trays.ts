@@ -20,6 +20,7 @@ export function swatch(id: string, hex: string, part: Partial<TraySwatch> = {}):
     role: null,
     follows: null,
     components: [],
+    change: null,
     parts: [],
     ...part,
   };

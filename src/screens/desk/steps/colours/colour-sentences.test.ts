@@ -139,7 +139,7 @@ describe('findings of colour', () => {
         kind: 'accent' as const,
       },
     ];
-    const reading = { outside, round: [], coloured: 0.5 };
+    const reading = { outside, round: [], roundColours: [], coloured: 0.5 };
     expect(harmonySentence({ ...reading, fits: [fit('triad', 80), fit('complement', 77)] })).toBe(
       'It is nearest to triad (80 of 100) or complement (77). Green stands outside the scheme: 1 %, an accent.',
     );

@@ -1,6 +1,8 @@
 'use client';
 
 import { useState } from 'react';
+import { hexFromOklab } from '@/core/colour/hex';
+import type { Oklab } from '@/core/colour/oklab';
 import { wheelOf } from '@/core/colour/wheel';
 import type { ColourStudy } from '@/core/measure/colour-study';
 import type { HarmonyFit } from '@/core/measure/harmony';
@@ -13,7 +15,7 @@ import { SwatchLine } from '../../panel/swatch-line';
 
 /** Which schemes it is near, with the evidence. */
 export function HarmonyTab({ reading: { harmony: reading } }: { reading: ColourStudy }) {
-  const { fits, outside, round } = reading;
+  const { fits, outside, round, roundColours } = reading;
   const { settings } = useSettings();
   const wheel = wheelOf(settings.wheel);
   const [chosen, setChosen] = useState<string | null>(null);
@@ -24,7 +26,12 @@ export function HarmonyTab({ reading: { harmony: reading } }: { reading: ColourS
       {fit && (
         <>
           <Section title={capital(fit.scheme)} aside={wheel.title}>
-            <WheelPicture fit={fit} round={round} families={wheel.families} />
+            <WheelPicture
+              fit={fit}
+              round={round}
+              colours={roundColours}
+              families={wheel.families}
+            />
           </Section>
           <Section title="All schemes" aside="fit of 100">
             <div className="grid grid-cols-2 gap-x-3">
@@ -65,15 +72,19 @@ export function HarmonyTab({ reading: { harmony: reading } }: { reading: ColourS
 const SIZE = 190;
 const INNER = 38;
 const REACH = 38;
+/** How far out the least weight reaches, so that it is there to see. */
+const LEAST = 3;
 
-/** The wheel with a scheme's sectors and the picture's density of hue around it. */
+/** The wheel with a scheme's sectors and the picture's own colours around it, as far out as they weigh. */
 function WheelPicture({
   fit,
   round,
+  colours,
   families,
 }: {
   fit: HarmonyFit;
   round: readonly number[];
+  colours: readonly (Oklab | null)[];
   families: readonly string[];
 }) {
   const most = Math.max(1e-9, ...round);
@@ -103,12 +114,14 @@ function WheelPicture({
         />
       ))}
       {round.map((weight, i) => {
-        if (weight === 0) return null;
-        const [x0, y0] = at((i + 0.5) * bin, INNER);
-        const [x1, y1] = at((i + 0.5) * bin, INNER + 1 + (weight / most) * REACH);
-        return <line key={i} x1={x0} y1={y0} x2={x1} y2={y1} stroke="var(--ink)" strokeWidth={3} />;
+        const colour = colours[i];
+        if (weight === 0 || !colour) return null;
+        const radius = INNER + LEAST + (weight / most) * (REACH - LEAST);
+        return (
+          <path key={i} d={wedge(i * bin, (i + 1) * bin, radius)} fill={hexFromOklab(colour)} />
+        );
       })}
-      <circle cx={SIZE / 2} cy={SIZE / 2} r={INNER} fill="none" stroke="var(--ink)" />
+      <circle cx={SIZE / 2} cy={SIZE / 2} r={INNER} fill="var(--panel)" stroke="var(--ink)" />
       {families.map((family, i) => {
         const [x, y] = at((i * 360) / families.length, INNER + REACH + 11);
         return (

@@ -6,10 +6,12 @@ import { hexFromOklab } from '@/core/colour/hex';
 import { paletteNames } from '@/core/colour/name';
 import { ROLES, type Role } from '@/core/palette/proportion';
 import type { TraySwatch } from '@/contracts/study';
+import { moveColour, typeColour, undoColourChange } from '@/study/colour-edits';
 import { editSwatch } from '@/study/edits';
 import { replaceByComponents, takeApart } from '@/study/palette-edits';
 import { unlink } from '@/study/set-edits';
 import { Button } from '@/ui/button';
+import { ChangeColour } from '@/ui/change-colour';
 import { ColourDetails } from '@/ui/colour-details';
 import { NoteField, TextField } from '@/ui/field';
 import { Select } from '@/ui/select';
@@ -146,6 +148,26 @@ export function OneSwatch({ swatch }: { swatch: TraySwatch }) {
           </div>
         )}
       </div>
+      <Fold title="Change the colour" aside={swatch.change ? 'changed' : 'as it was'} open>
+        <ChangeColour
+          key={swatch.id}
+          colour={swatch.colour}
+          change={swatch.change}
+          onMove={(moves) =>
+            palette.change(
+              (document) => moveColour(document, swatch.id, moves),
+              `move ${swatch.id}`,
+            )
+          }
+          onType={(colour) =>
+            palette.change(
+              (document) => typeColour(document, swatch.id, colour),
+              `type ${swatch.id}`,
+            )
+          }
+          onBack={() => palette.change((document) => undoColourChange(document, swatch.id))}
+        />
+      </Fold>
       <Fold title="Figures" aside={hexFromOklab(swatch.colour)}>
         <ColourDetails colour={swatch.colour} />
       </Fold>

@@ -31,11 +31,13 @@ const TABS: Record<PaletteTab, () => React.ReactNode> = {
 export function PalettePanel() {
   const [{ tab }, lookIn] = useStepView(paletteView);
   const selected = useDesk((state) => state.selected);
-  const chosen = useDesk((state) => state.chosen);
-  const { look, set } = useDeskStore().getState();
-  const swatch = useDocument((document) =>
-    document.palette.swatches.find(({ id }) => id === selected),
+  const swatches = useDocument((document) => document.palette.swatches);
+  // What an undo has taken away is chosen no more.
+  const chosen = useDesk((state) => state.chosen).filter((one) =>
+    swatches.some(({ id }) => id === one),
   );
+  const { look, set } = useDeskStore().getState();
+  const swatch = swatches.find(({ id }) => id === (chosen.length === 1 ? chosen[0] : selected));
   const Tab = TABS[tab];
   return (
     <>

@@ -1,5 +1,5 @@
 import { MUNSELL_SCALE } from '@/core/colour/value-scale';
-import type { PlaneReading } from '@/core/depth/depth-study';
+import type { PlaneReading } from '@/core/depth/plane-reading';
 import { recessionOf } from '@/core/depth/recession';
 import { facingSentence, recessionSentence } from './depth-sentence';
 

@@ -10,7 +10,8 @@ import {
   type Distance,
   type Facing,
 } from '@/core/depth/depth-marks';
-import type { DepthStudy, PlaneReading } from '@/core/depth/depth-study';
+import type { DepthStudy } from '@/core/depth/depth-study';
+import type { PlaneReading } from '@/core/depth/plane-reading';
 import { withoutDepthMarks } from '@/study/depth-edits';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';

@@ -1,0 +1,65 @@
+import { paletteNames } from '@/core/colour/name';
+import { toGamut } from '@/core/colour/gamut';
+import type { Oklab } from '@/core/colour/oklab';
+import { movedColour, NO_MOVES, type ColourMoves } from '@/core/palette/colour-change';
+import type { StudyDocument, SwatchChange, TraySwatch } from '@/contracts/study';
+import { withSwatches } from './edits';
+import { followed } from './set-edits';
+
+/** Moves a swatch's colour from where its moves start; what follows it follows, and it follows nothing itself. */
+export function moveColour(document: StudyDocument, id: string, moves: ColourMoves): StudyDocument {
+  return changed(document, id, ({ colour, change }) => ({
+    was: change?.was ?? colour,
+    from: change?.from ?? colour,
+    moves,
+  }));
+}
+
+/** Puts a colour in the place of a swatch's, brought into sRGB; moves begin anew from it. */
+export function typeColour(document: StudyDocument, id: string, typed: Oklab): StudyDocument {
+  return changed(document, id, ({ colour, change }) => ({
+    was: change?.was ?? colour,
+    from: toGamut(typed),
+    moves: NO_MOVES,
+  }));
+}
+
+/** Back to what it was before a hand changed it, to the last digit. */
+export function undoColourChange(document: StudyDocument, id: string): StudyDocument {
+  return changed(document, id, () => null);
+}
+
+function changed(
+  document: StudyDocument,
+  id: string,
+  changeOf: (swatch: TraySwatch) => SwatchChange | null,
+): StudyDocument {
+  const { swatches } = document.palette;
+  const swatch = swatches.find((one) => one.id === id);
+  if (!swatch) return document;
+  const change = changeOf(swatch);
+  if (!change && !swatch.change) return document;
+  const colour = change
+    ? movedColour(change.from, change.moves)
+    : (swatch.change as SwatchChange).was;
+  const next = {
+    ...swatch,
+    colour,
+    change,
+    name: nameAfter(swatch, colour, swatches),
+    follows: change ? null : swatch.follows,
+  };
+  return followed(
+    withSwatches(
+      document,
+      swatches.map((one) => (one.id === id ? next : one)),
+    ),
+  );
+}
+
+/** A name that the program gave follows the colour; one that a person gave stays. */
+function nameAfter(swatch: TraySwatch, colour: Oklab, swatches: readonly TraySwatch[]): string {
+  const others = swatches.filter(({ id }) => id !== swatch.id).map(({ name }) => name);
+  const [given] = paletteNames([swatch.colour], others);
+  return swatch.name === given ? paletteNames([colour], others)[0] : swatch.name;
+}
