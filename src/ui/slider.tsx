@@ -54,7 +54,8 @@ export function Slider({
         onValueCommit={([next]) => onCommit?.(next)}
       >
         <Radix.Track className="relative h-px grow bg-ink">
-          <Radix.Range className="absolute h-[3px] -translate-y-px bg-ink" />
+          {/* What goes either way from the middle has no amount to fill. */}
+          {min >= 0 && <Radix.Range className="absolute h-[3px] -translate-y-px bg-ink" />}
           {edge !== undefined && edge > min && edge < max && (
             <span
               aria-hidden
