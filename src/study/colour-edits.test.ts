@@ -3,7 +3,7 @@ import { paletteNames } from '@/core/colour/name';
 import { valueOfOklab } from '@/core/colour/value';
 import { NO_MOVES } from '@/core/palette/colour-change';
 import { studyDocumentSchema, type StudyDocument } from '@/contracts/study';
-import { moveColour, typeColour, undoColourChange } from './colour-edits';
+import { moveColour, typeColour, undoColourChange, withColoursOfChanges } from './colour-edits';
 import { staysOnExtraction } from './edits';
 import { addDerived } from './set-edits';
 import { of, swatch, withTray } from './testing/trays';
@@ -78,6 +78,19 @@ describe('a swatch whose colour is changed', () => {
     const document = withTray(swatch('one', GREEN));
     expect(staysOnExtraction(at(document, 'one'))).toBe(false);
     expect(staysOnExtraction(at(moveColour(document, 'one', darker), 'one'))).toBe(true);
+  });
+
+  it('has the colour of its change where a merge of two windows left another', () => {
+    const moved = moveColour(withTray(swatch('one', GREEN), swatch('two', GREEN)), 'one', darker);
+    const torn = {
+      ...moved,
+      palette: {
+        ...moved.palette,
+        swatches: moved.palette.swatches.map((one) => ({ ...one, colour: of(GREEN) })),
+      },
+    };
+    expect(withColoursOfChanges(torn)).toEqual(moved);
+    expect(withColoursOfChanges(moved)).toBe(moved);
   });
 
   it('changes nothing where there is no such swatch, or nothing to go back from', () => {

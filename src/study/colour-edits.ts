@@ -4,7 +4,7 @@ import type { Oklab } from '@/core/colour/oklab';
 import { movedColour, NO_MOVES, type ColourMoves } from '@/core/palette/colour-change';
 import type { StudyDocument, SwatchChange, TraySwatch } from '@/contracts/study';
 import { withSwatches } from './edits';
-import { followed } from './set-edits';
+import { followed, sameColour } from './set-edits';
 
 /** Moves a swatch's colour from where its moves start; what follows it follows, and it follows nothing itself. */
 export function moveColour(document: StudyDocument, id: string, moves: ColourMoves): StudyDocument {
@@ -27,6 +27,22 @@ export function typeColour(document: StudyDocument, id: string, typed: Oklab): S
 /** Back to what it was before a hand changed it, to the last digit. */
 export function undoColourChange(document: StudyDocument, id: string): StudyDocument {
   return changed(document, id, () => null);
+}
+
+/**
+ * Gives each changed swatch the colour that its change makes: where two windows' documents are merged, the colour
+ * may be of one and the change of the other.
+ */
+export function withColoursOfChanges(document: StudyDocument): StudyDocument {
+  const { swatches } = document.palette;
+  const agreeing = swatches.map((swatch) => {
+    if (!swatch.change) return swatch;
+    const colour = movedColour(swatch.change.from, swatch.change.moves);
+    return sameColour(colour, swatch.colour) ? swatch : { ...swatch, colour };
+  });
+  return agreeing.every((swatch, i) => swatch === swatches[i])
+    ? document
+    : followed(withSwatches(document, agreeing));
 }
 
 function changed(

@@ -177,6 +177,7 @@ export function followed(document: StudyDocument): StudyDocument {
   return swatches === document.palette.swatches ? document : withSwatches(document, swatches);
 }
 
-function sameColour(one: Oklab, other: Oklab): boolean {
+/** Whether two colours are one, but for rounding. */
+export function sameColour(one: Oklab, other: Oklab): boolean {
   return Math.abs(one.L - other.L) + Math.abs(one.a - other.a) + Math.abs(one.b - other.b) < 1e-9;
 }

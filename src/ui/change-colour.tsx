@@ -67,7 +67,9 @@ export function ChangeColour({ colour, change, onMove, onType, onBack }: Props) 
           <span data-testid="change">
             {`Was ${colourName(change.was)}${changeWords(change, scale)}`}
           </span>
-          <Button onClick={onBack}>Back to it</Button>
+          <Button className="shrink-0" onClick={onBack}>
+            Back to it
+          </Button>
         </div>
       )}
     </div>

@@ -4,8 +4,9 @@ import { createContext, useContext } from 'react';
 import { createStore, useStore, type StoreApi } from 'zustand';
 import type { Side } from '@/core/measure/light-and-shadow';
 import { studyDocumentSchema, type StudyDocument } from '@/contracts/study';
+import { withColoursOfChanges } from '@/study/colour-edits';
 import { documentState, type DocumentState } from '@/ui/sync/document-store';
-import { mergeOf } from '@/ui/sync/merge';
+import { mergeOf, type Merge } from '@/ui/sync/merge';
 import type { Focus, Tool } from './extension-points';
 import { stepViewIn, type DeskView, type Point, type StepView, type StepViews } from './view';
 
@@ -51,8 +52,12 @@ export interface DeskState extends DocumentState<StudyDocument>, Attention {
 
 export type DeskStore = StoreApi<DeskState>;
 
+const mergeFields = mergeOf(studyDocumentSchema);
 /** How the studies of two windows are merged. */
-export const mergeStudies = mergeOf(studyDocumentSchema);
+export const mergeStudies: Merge<StudyDocument> = (base, mine, theirs) => {
+  const { value, conflicts } = mergeFields(base, mine, theirs);
+  return { value: withColoursOfChanges(value), conflicts };
+};
 
 /** Milliseconds without a move after which a drag counts as resting. */
 const RESTS_AFTER = 150;

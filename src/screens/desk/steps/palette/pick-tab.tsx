@@ -71,7 +71,7 @@ export function PickTab() {
       </Finding>
       <Section
         title="Extract"
-        aside={staying > 0 ? `${staying} picked, built or locked stay` : 'small accents are kept'}
+        aside={staying > 0 ? `${staying} of your own or locked stay` : 'small accents are kept'}
       >
         <Slider
           label="Colours"

@@ -30,6 +30,10 @@ describe('how depth is told in words', () => {
     expect(said({ contrast: 6, temperature: -0.2 })).toBe(
       'What lies far steps back in part: cooler by 0.4. In the rest it is held forward: more contrast by 2.0 steps.',
     );
+    expect(said({ contrast: 2, value: 7 })).toBe(
+      'What lies far steps back from what is near: less contrast by 2.0 steps. It is lighter by 2.0 steps.',
+    );
+    expect(said({ value: 4.3 })).toMatch(/nothing steps back\. It is darker by 0\.7 of a step\.$/);
     expect(said({})).toBe(
       'What lies far and what is near are alike in contrast, intensity and temperature; nothing steps back.',
     );

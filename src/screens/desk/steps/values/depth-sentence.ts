@@ -12,6 +12,8 @@ const AT: Record<Distance, string> = {
 
 /** Values nearer than this are one, in Munsell steps. */
 const ONE_VALUE = 0.3;
+/** From this difference on what is far is lighter or darker. */
+const OTHER_VALUE = 0.5;
 
 /** One difference between far and near: "duller by 0.021". */
 function differenceWords(quantity: Receding, difference: number, scale: ValueScale): string {
@@ -27,7 +29,7 @@ function differenceWords(quantity: Receding, difference: number, scale: ValueSca
 /** Whether what lies far steps back, and in what. */
 export function recessionSentence(recession: Recession | null, scale: ValueScale): string {
   if (!recession) return 'It all lies at one distance.';
-  const { near, far, steps, verdict } = recession;
+  const { near, far, steps, value, verdict } = recession;
   const parts = (step: Step) =>
     list(
       RECEDING.filter((quantity) => steps[quantity].step === step).map((quantity) =>
@@ -35,16 +37,15 @@ export function recessionSentence(recession: Recession | null, scale: ValueScale
       ),
     );
   const what = capital(AT[far]);
-  switch (verdict) {
-    case 'back':
-      return `${what} steps back from ${AT[near]}: ${parts('back')}.`;
-    case 'forward':
-      return `${what} is held forward against ${AT[near]}: ${parts('forward')}.`;
-    case 'partly':
-      return `${what} steps back in part: ${parts('back')}. In the rest it is held forward: ${parts('forward')}.`;
-    default:
-      return `${what} and ${AT[near]} are alike in contrast, intensity and temperature; nothing steps back.`;
-  }
+  const sentence = {
+    back: `${what} steps back from ${AT[near]}: ${parts('back')}.`,
+    forward: `${what} is held forward against ${AT[near]}: ${parts('forward')}.`,
+    partly: `${what} steps back in part: ${parts('back')}. In the rest it is held forward: ${parts('forward')}.`,
+    alike: `${what} and ${AT[near]} are alike in contrast, intensity and temperature; nothing steps back.`,
+  }[verdict];
+  if (Math.abs(value) < OTHER_VALUE) return sentence;
+  // Air lightens darks and dims lights: in value neither way is forward.
+  return `${sentence} It is ${value > 0 ? 'lighter' : 'darker'} by ${stepWords(value, scale)}.`;
 }
 
 const FACING_WORDS: Record<Facing, string> = {

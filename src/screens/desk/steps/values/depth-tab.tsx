@@ -38,6 +38,11 @@ export function DepthTab() {
         {depth ? recessionSentence(depth.recession, scale) : 'Looking how far things lie …'}
       </Finding>
       <LensChoice />
+      {depth && marks.length === 0 && (
+        <p className="mb-2 text-[15px] leading-tight text-soft">
+          As guessed by where things stand in the picture; touch what is put wrong.
+        </p>
+      )}
       <Marking count={marks.length} />
       {depth && <Planes depth={depth} />}
     </>
