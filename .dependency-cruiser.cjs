@@ -1,4 +1,4 @@
-/** The doors of docs/architecture.md: core ← contracts ← study, workers ← server ← ui, screens ← app. */
+/** The doors of docs/architecture.md: core ← contracts ← study, workers ← server ← ui, palette, screens ← app. */
 const outside = (room, ...allowed) => ({
   name: `${room}-reaches-only-${allowed.join('-') || 'itself'}`,
   severity: 'error',
@@ -14,7 +14,8 @@ module.exports = {
     outside('workers', 'core', 'contracts'),
     outside('server', 'core', 'contracts', 'study', 'workers'),
     outside('ui', 'core', 'contracts', 'workers'),
-    outside('screens', 'core', 'contracts', 'study', 'workers', 'ui'),
+    outside('palette', 'core', 'contracts', 'study', 'ui'),
+    outside('screens', 'core', 'contracts', 'study', 'workers', 'ui', 'palette'),
     {
       name: 'core-is-pure',
       comment:

@@ -18,6 +18,7 @@ import { zipped } from '../src/server/files/zips';
 import { libraryCard } from '../src/server/print/library-card';
 import { DEFAULT_SETTINGS } from '../src/contracts/settings';
 import { slugs } from '../src/core/formats/slugs';
+import { PLAIN_PALETTE, PLAIN_SWATCH } from '../src/study/library';
 
 const NAMES = [
   'wet slate',
@@ -272,7 +273,8 @@ finally:
         studyId: null,
         createdAt: '',
         updatedAt: new Date().toISOString(),
-        swatches: library.swatches.map((swatch, i) => ({ ...swatch, id: String(i) })),
+        ...PLAIN_PALETTE,
+        swatches: library.swatches.map((swatch, i) => ({ ...PLAIN_SWATCH, ...swatch, id: String(i) })),
       },
       null,
       DEFAULT_SETTINGS.scale,

@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import { MAX_LIBRARY_SWATCHES } from '@/core/formats/library-file';
-import { ROLES } from '@/core/palette/proportion';
+import { DEFAULT_TARGET, ROLES } from '@/core/palette/proportion';
 import { oklabSchema } from './colour';
 import { asOne, byId } from './documents/merge-policy';
 import { readDocument, type VersionedDocument } from './documents/versioned';
 import { LIBRARY_VERSION, libraryUpgrades } from './documents/library-upgrades';
+import { followsSchema, idSchema, setsSchema, swatchChangeSchema, targetSchema } from './palette';
 import { text } from './text';
 
 /** Loosely bounded: a place may come from a file, and be of a picture that is not here. */
@@ -17,8 +18,8 @@ export const provenanceSchema = z.object({
   radius: z.number().min(0),
 });
 
-export const swatchSchema = z.object({
-  id: text().min(1).max(40),
+const leafSwatchSchema = z.object({
+  id: idSchema,
   name: text().trim().min(1, 'A swatch needs a name.').max(200),
   otherNames: asOne(z.array(text().trim().min(1).max(200)).max(20)),
   note: text().max(4000),
@@ -26,8 +27,20 @@ export const swatchSchema = z.object({
   colour: asOne(oklabSchema),
   share: z.number().min(0).max(1).nullable(),
   provenance: asOne(provenanceSchema.nullable()),
+  follows: asOne(followsSchema.nullable().default(null)),
+  change: asOne(swatchChangeSchema.nullable().default(null)),
 });
-export type Swatch = z.infer<typeof swatchSchema>;
+export interface Swatch extends z.infer<typeof leafSwatchSchema> {
+  /** What it was merged from, each as it was, with its place in the library; none for one that was not. */
+  parts: { at: number; swatch: Swatch }[];
+}
+export const swatchPartsSchema: z.ZodType<Swatch['parts']> = z
+  .array(z.object({ at: z.number().int().min(0), swatch: z.lazy(() => swatchSchema) }))
+  .max(MAX_LIBRARY_SWATCHES);
+export const swatchSchema: z.ZodType<
+  Swatch,
+  Omit<Swatch, 'follows' | 'change' | 'parts'>
+> = leafSwatchSchema.extend({ parts: asOne(swatchPartsSchema.default([])) });
 
 export const tagsSchema = asOne(
   z
@@ -48,6 +61,9 @@ export const libraryContentSchema = z.object({
         message: 'two swatches have the same id',
       }),
   ),
+  /** Ladders and harmonies that swatches follow. */
+  sets: byId(setsSchema.default([])),
+  target: targetSchema.default(DEFAULT_TARGET),
 });
 export type LibraryContent = z.infer<typeof libraryContentSchema>;
 

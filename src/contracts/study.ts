@@ -1,10 +1,7 @@
 import { z } from 'zod';
-import { WHEEL_IDS } from '@/core/colour/wheel';
 import { DEPTH_WORDS } from '@/core/depth/depth-marks';
 import { SCHEMES } from '@/core/measure/harmony';
 import { BREAKS, MIN_ZONES, MAX_ZONES } from '@/core/measure/zones';
-import { RULES } from '@/core/palette/derived';
-import { MIN_STEPS, MAX_STEPS } from '@/core/palette/ladder';
 import { LEANS } from '@/core/palette/lean';
 import { DEFAULT_TARGET, ROLES } from '@/core/palette/proportion';
 import { MAX_SQUINT, DEFAULT_SQUINT } from '@/core/picture/squint';
@@ -13,6 +10,14 @@ import { asOne, asStrokes, byId, derived } from './documents/merge-policy';
 import { readDocument, type VersionedDocument } from './documents/versioned';
 import { STUDY_VERSION, studyUpgrades } from './documents/study-upgrades';
 import { hiddenSchema, DEFAULT_HIDDEN } from './hidden';
+import {
+  followsSchema,
+  fraction,
+  idSchema,
+  setsSchema,
+  swatchChangeSchema,
+  targetSchema,
+} from './palette';
 import { MAX_POINTS, strokeSchema } from './strokes';
 import { text } from './text';
 
@@ -34,8 +39,6 @@ export const MAX_AIMS = 2;
 export const MAX_REVISION = 2 ** 31 - 1;
 export const MAX_TRAY = 64;
 
-const fraction = z.number().min(0).max(1);
-
 export const framingSchema = z.object({
   angle: z.number().min(-45).max(45),
   crop: z
@@ -54,40 +57,6 @@ export const framingSchema = z.object({
 /** Something that ought to be grey: where, and the colour it has in the uncorrected picture. */
 export const neutralPointSchema = areaSchema.extend({ cast: oklabSchema });
 
-const idSchema = text().min(1).max(40);
-const munsell = z.number().min(0).max(10);
-
-/** What a swatch follows while it is linked: a tone of a set, or another swatch by a rule. */
-export const followsSchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('set'), id: idSchema, index: z.number().int().min(0).max(15) }),
-  z.object({
-    kind: z.literal('rule'),
-    from: idSchema,
-    rule: z.enum(RULES),
-    amount: fraction,
-    warmth: z.number().min(-1).max(1),
-    wheel: z.enum(WHEEL_IDS),
-  }),
-]);
-export type Follows = z.infer<typeof followsSchema>;
-
-const movesSchema = z.object({
-  value: z.number().min(-10).max(10),
-  warmth: z.number().min(-3).max(3),
-  chroma: z.number().min(-0.5).max(0.5),
-  turn: z.number().min(-6).max(6),
-});
-
-/** How a hand changed a swatch's colour. */
-export const swatchChangeSchema = z.object({
-  /** What it was. */
-  was: oklabSchema,
-  /** What the moves start from: what it was, or a colour that was typed in. */
-  from: oklabSchema,
-  moves: movesSchema,
-});
-export type SwatchChange = z.infer<typeof swatchChangeSchema>;
-
 const leafSwatchSchema = z.object({
   id: idSchema,
   name: text().trim().min(1).max(200),
@@ -96,7 +65,8 @@ const leafSwatchSchema = z.object({
   /** Share of the picture nearest to it. */
   share: derived(fraction.nullable()),
   locked: z.boolean(),
-  origin: z.enum(['extracted', 'picked', 'brought in', 'built', 'merged']),
+  /** An `end` is a black, white or such that stands beside the colours that are counted. */
+  origin: z.enum(['extracted', 'picked', 'brought in', 'built', 'merged', 'end']),
   /** What it is for. */
   role: z.enum(ROLES).nullable(),
   follows: asOne(followsSchema.nullable()),
@@ -120,43 +90,6 @@ export const traySwatchSchema: z.ZodType<TraySwatch> = leafSwatchSchema.extend({
       .max(MAX_TRAY),
   ),
 });
-
-/** A group of swatches that moves as one: tones of one colour, or the hues of a scheme about a key. */
-export const setSchema = z.discriminatedUnion('kind', [
-  z.object({
-    id: idSchema,
-    kind: z.literal('ladder'),
-    colour: asOne(oklabSchema),
-    settings: asOne(
-      z.object({
-        steps: z.number().int().min(MIN_STEPS).max(MAX_STEPS),
-        from: munsell,
-        to: munsell,
-        drift: z.number().min(-60).max(60),
-        swing: z.number().min(-180).max(180),
-        intensity: z.number().min(0).max(2),
-        taper: fraction,
-      }),
-    ),
-  }),
-  z.object({
-    id: idSchema,
-    kind: z.literal('harmony'),
-    colour: asOne(oklabSchema),
-    wheel: z.enum(WHEEL_IDS),
-    settings: asOne(
-      z.object({
-        scheme: z.enum(SCHEMES),
-        values: z.array(munsell).min(1).max(12),
-        intensity: fraction,
-        turn: z.number().min(-6).max(6),
-        turns: z.array(z.number().min(-6).max(6)).max(12),
-      }),
-    ),
-  }),
-]);
-export type PaletteSet = z.infer<typeof setSchema>;
-export const MAX_SETS = 16;
 
 export const MAX_CORRECTIONS = 200;
 
@@ -227,8 +160,8 @@ export const studyDocumentSchema = z.object({
         .nullable(),
     ),
     /** What main, second and accent are to take of the three. */
-    target: asOne(z.object({ main: fraction, second: fraction, accent: fraction })),
-    sets: byId(z.array(setSchema).max(MAX_SETS)),
+    target: targetSchema,
+    sets: byId(setsSchema),
   }),
 });
 export type StudyDocument = z.infer<typeof studyDocumentSchema>;

@@ -13,6 +13,7 @@ import { deleteStudy, getStudy, renameStudy, restoreStudy, saveStudy } from './s
 import { listStudies } from './studies/study-cards';
 import { freshDatabase } from './testing/test-database';
 import { redAndBlue } from './testing/test-pictures';
+import { PLAIN_PALETTE } from '@/study/library';
 
 let end: () => Promise<void>;
 beforeAll(async () => {
@@ -126,7 +127,13 @@ describe('studies and libraries over the endpoints', () => {
     const text = await response.text();
     return { status: response.status, body: text ? JSON.parse(text) : null };
   };
-  const content: LibraryContent = { name: 'Dusk', note: '', tags: [], swatches: [] };
+  const content: LibraryContent = {
+    ...PLAIN_PALETTE,
+    name: 'Dusk',
+    note: '',
+    tags: [],
+    swatches: [],
+  };
   const KINDS: [string, () => Promise<{ id: string; body: (name: string) => object }>][] = [
     [
       'studies',

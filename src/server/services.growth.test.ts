@@ -27,8 +27,8 @@ async function writers(id: string): Promise<Map<string, string>> {
 /** Saves a change and answers the ids of the swatches that were written for it. */
 async function written(id: string, change: (content: LibraryContent) => Partial<LibraryContent>) {
   const before = await writers(id);
-  const { revision, name, note, tags, swatches } = await getLibrary(id);
-  const content = { name, note, tags, swatches };
+  const { revision, name, note, tags, swatches, sets, target } = await getLibrary(id);
+  const content = { name, note, tags, swatches, sets, target };
   const next = { ...content, ...change(content) };
   await saveLibrary(id, revision, next);
   const saved = await getLibrary(id);
@@ -77,8 +77,9 @@ describe('a save', () => {
       })),
     );
     await db.execute(sql`update library set revision = ${MAX_SITTINGS + 21} where id = ${id}`);
-    const { name, tags, swatches } = await getLibrary(id);
-    await saveLibrary(id, MAX_SITTINGS + 21, { name, note: 'last', tags, swatches });
+    const { name, tags, swatches, sets, target } = await getLibrary(id);
+    const last = { name, note: 'last', tags, swatches, sets, target };
+    await saveLibrary(id, MAX_SITTINGS + 21, last);
     const history = (await listLibraryHistory(id)).map(({ revision }) => revision);
     expect(history).toHaveLength(MAX_SITTINGS + 1);
     expect(history[0]).toBe(MAX_SITTINGS + 22);

@@ -31,6 +31,7 @@ import {
 import { listStudies } from './studies/study-cards';
 import { freshDatabase } from './testing/test-database';
 import { pngPromising, redAndBlue } from './testing/test-pictures';
+import { PLAIN_PALETTE, PLAIN_SWATCH } from '@/study/library';
 
 let end: () => Promise<void>;
 beforeAll(async () => {
@@ -219,15 +220,15 @@ describe('a study', () => {
 const swatch = (name: string, hex: string, part: Partial<Swatch> = {}): Swatch => ({
   id: randomUUID(),
   name,
-  otherNames: [],
   note: '',
   role: null,
   colour: oklabFromHex(hex) as Oklab,
   share: 0.25,
-  provenance: null,
+  ...PLAIN_SWATCH,
   ...part,
 });
 const content = (part: Partial<LibraryContent> = {}): LibraryContent => ({
+  ...PLAIN_PALETTE,
   name: 'Dusk “wet” greys\n☂',
   note: 'for plate 3',
   tags: ['rain', 'ночь'],

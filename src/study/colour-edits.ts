@@ -2,12 +2,13 @@ import { paletteNames } from '@/core/colour/name';
 import { toGamut } from '@/core/colour/gamut';
 import type { Oklab } from '@/core/colour/oklab';
 import { movedColour, NO_MOVES, type ColourMoves } from '@/core/palette/colour-change';
-import type { StudyDocument, SwatchChange, TraySwatch } from '@/contracts/study';
-import { withSwatches } from './edits';
+import type { SwatchChange } from '@/contracts/palette';
+import type { TraySwatch } from '@/contracts/study';
+import { withSwatches, type HasPalette } from './has-palette';
 import { followed, sameColour } from './set-edits';
 
 /** Moves a swatch's colour from where its moves start; what follows it follows, and it follows nothing itself. */
-export function moveColour(document: StudyDocument, id: string, moves: ColourMoves): StudyDocument {
+export function moveColour<D extends HasPalette>(document: D, id: string, moves: ColourMoves): D {
   return changed(document, id, ({ colour, change }) => ({
     was: change?.was ?? colour,
     from: change?.from ?? colour,
@@ -16,7 +17,7 @@ export function moveColour(document: StudyDocument, id: string, moves: ColourMov
 }
 
 /** Puts a colour in the place of a swatch's, brought into sRGB; moves begin anew from it. */
-export function typeColour(document: StudyDocument, id: string, typed: Oklab): StudyDocument {
+export function typeColour<D extends HasPalette>(document: D, id: string, typed: Oklab): D {
   return changed(document, id, ({ colour, change }) => ({
     was: change?.was ?? colour,
     from: toGamut(typed),
@@ -25,7 +26,7 @@ export function typeColour(document: StudyDocument, id: string, typed: Oklab): S
 }
 
 /** Back to what it was before a hand changed it, to the last digit. */
-export function undoColourChange(document: StudyDocument, id: string): StudyDocument {
+export function undoColourChange<D extends HasPalette>(document: D, id: string): D {
   return changed(document, id, () => null);
 }
 
@@ -33,7 +34,7 @@ export function undoColourChange(document: StudyDocument, id: string): StudyDocu
  * Gives each changed swatch the colour that its change makes: where two windows' documents are merged, the colour
  * may be of one and the change of the other.
  */
-export function withColoursOfChanges(document: StudyDocument): StudyDocument {
+export function withColoursOfChanges<D extends HasPalette>(document: D): D {
   const { swatches } = document.palette;
   const agreeing = swatches.map((swatch) => {
     if (!swatch.change) return swatch;
@@ -45,11 +46,11 @@ export function withColoursOfChanges(document: StudyDocument): StudyDocument {
     : followed(withSwatches(document, agreeing));
 }
 
-function changed(
-  document: StudyDocument,
+function changed<D extends HasPalette>(
+  document: D,
   id: string,
   changeOf: (swatch: TraySwatch) => SwatchChange | null,
-): StudyDocument {
+): D {
   const { swatches } = document.palette;
   const swatch = swatches.find((one) => one.id === id);
   if (!swatch) return document;

@@ -4,7 +4,8 @@ import { paletteNames } from '@/core/colour/name';
 import type { Oklab } from '@/core/colour/oklab';
 import { valueOfOklab } from '@/core/colour/value';
 import type { Extraction } from '@/core/palette/extract';
-import { MAX_TRAY, type StudyDocument, type TraySwatch } from '@/contracts/study';
+import type { StudyDocument, TraySwatch } from '@/contracts/study';
+import { checkRoom, withSwatches, type HasPalette } from './has-palette';
 
 /** An extracted swatch this near (CIEDE2000) to one it replaces is the same colour to a painter, and keeps its name. */
 const SAME_COLOUR = 5;
@@ -13,6 +14,7 @@ const SAME_COLOUR = 5;
 export const HOME_RADIUS = 0.015;
 
 export type NewId = () => string;
+export const newId: NewId = () => crypto.randomUUID();
 
 /** Picked, locked and changed swatches stay when colours are extracted again. */
 export function staysOnExtraction(swatch: TraySwatch): boolean {
@@ -31,10 +33,6 @@ export const DEFAULT_SWATCH_FIELDS = {
 /** A swatch that is to be named by the tray; what it has nothing to say of may be left out. */
 export type NewSwatch = Omit<TraySwatch, 'name' | keyof typeof DEFAULT_SWATCH_FIELDS> &
   Partial<Pick<TraySwatch, keyof typeof DEFAULT_SWATCH_FIELDS>>;
-
-export function withSwatches(document: StudyDocument, swatches: TraySwatch[]): StudyDocument {
-  return { ...document, palette: { ...document.palette, swatches } };
-}
 
 /**
  * Replaces the free swatches by an extraction that was made with the staying ones as `keep`, in
@@ -111,10 +109,9 @@ export function byValueInto(tray: readonly TraySwatch[], swatch: TraySwatch): Tr
 }
 
 /** Adds a swatch at its place by value. Throws a RangeError when the tray is full. */
-export function addSwatch(document: StudyDocument, swatch: NewSwatch): StudyDocument {
+export function addSwatch<D extends HasPalette>(document: D, swatch: NewSwatch): D {
   const { swatches } = document.palette;
-  if (swatches.length >= MAX_TRAY)
-    throw new RangeError(`The tray holds ${MAX_TRAY} swatches. Delete one to make room.`);
+  checkRoom(document, 1);
   const [name] = paletteNames(
     [swatch.colour],
     swatches.map((other) => other.name),
@@ -125,11 +122,11 @@ export function addSwatch(document: StudyDocument, swatch: NewSwatch): StudyDocu
   );
 }
 
-export function editSwatch(
-  document: StudyDocument,
+export function editSwatch<D extends HasPalette>(
+  document: D,
   id: string,
   part: Partial<Pick<TraySwatch, 'name' | 'note' | 'locked' | 'role'>>,
-): StudyDocument {
+): D {
   return withSwatches(
     document,
     document.palette.swatches.map((swatch) => (swatch.id === id ? { ...swatch, ...part } : swatch)),
@@ -137,7 +134,7 @@ export function editSwatch(
 }
 
 /** Moves a swatch to a position; the others close up. */
-export function moveSwatch(document: StudyDocument, id: string, to: number): StudyDocument {
+export function moveSwatch<D extends HasPalette>(document: D, id: string, to: number): D {
   const { swatches } = document.palette;
   const from = swatches.findIndex((swatch) => swatch.id === id);
   const bounded = Math.min(swatches.length - 1, Math.max(0, to));
@@ -149,7 +146,7 @@ export function moveSwatch(document: StudyDocument, id: string, to: number): Stu
 const SAME_SHARE = 1e-6;
 
 /** Sets the shares, in the order of the swatches; the document itself where they are so already. */
-export function withShares(document: StudyDocument, shares: readonly number[]): StudyDocument {
+export function withShares<D extends HasPalette>(document: D, shares: readonly number[]): D {
   const { swatches } = document.palette;
   const same = swatches.every(
     ({ share }, i) => share !== null && Math.abs(share - shares[i]) < SAME_SHARE,

@@ -1,15 +1,31 @@
-import type { Swatch } from '@/contracts/library';
-import type { StudyDocument } from '@/contracts/study';
+import { DEFAULT_TARGET } from '@/core/palette/proportion';
+import { MAX_LIBRARY_SWATCHES } from '@/core/formats/library-file';
+import type { LibraryContent, Swatch } from '@/contracts/library';
+import type { StudyDocument, TraySwatch } from '@/contracts/study';
+import { DEFAULT_SWATCH_FIELDS } from './edits';
+import type { HasPalette } from './has-palette';
 
-/** The tray as the swatches of a library, each with where it came from. */
+/** What a swatch has nothing to say of that is merely a colour in a library. */
+export const PLAIN_SWATCH = {
+  otherNames: [],
+  provenance: null,
+  follows: null,
+  change: null,
+  parts: [],
+} satisfies Partial<Swatch>;
+/** What a library has beside its swatches that nothing was built in. */
+export const PLAIN_PALETTE = { sets: [], target: DEFAULT_TARGET } satisfies Partial<LibraryContent>;
+
+/** The tray as a library's content, each swatch with where it came from. */
 export function libraryFrom(
   document: StudyDocument,
   studyId: string,
   picture: { hash: string },
-): { studyId: string; swatches: Swatch[] } {
-  return {
-    studyId,
-    swatches: document.palette.swatches.map(({ id, name, note, role, colour, share, area }) => ({
+): { studyId: string } & Pick<LibraryContent, 'swatches' | 'sets' | 'target'> {
+  const { swatches, sets, target } = document.palette;
+  const kept = (swatch: TraySwatch): Swatch => {
+    const { id, name, note, role, colour, share, area, follows, change, parts } = swatch;
+    return {
       id,
       name,
       otherNames: [],
@@ -23,6 +39,79 @@ export function libraryFrom(
         pictureHash: picture.hash,
         ...area,
       },
-    })),
+      follows,
+      change,
+      parts: parts.map((part) => ({ at: part.at, swatch: kept(part.swatch) })),
+    };
   };
+  return { studyId, swatches: swatches.map(kept), sets, target };
+}
+
+/** A library's swatch as the palette's edits move it; what only a library says of it goes along. */
+type LibraryTraySwatch = TraySwatch & Partial<Pick<Swatch, 'otherNames' | 'provenance'>>;
+
+/** A library as a palette to be edited; the last is kept, so that the same content is the same palette. */
+export function paletteOfLibrary({ swatches, sets, target }: LibraryContent): HasPalette {
+  return {
+    palette: { swatches: swatches.map(inTray), sets, target, max: MAX_LIBRARY_SWATCHES },
+  };
+}
+
+/** A library with an edit of its palette. */
+export function editLibrary(
+  content: LibraryContent,
+  edit: (palette: HasPalette) => HasPalette,
+): LibraryContent {
+  const before = paletteOfLibrary(content);
+  const { palette } = edit(before);
+  if (palette === before.palette) return content;
+  const was = new Map(before.palette.swatches.map((swatch, i) => [swatch, content.swatches[i]]));
+  return {
+    ...content,
+    swatches: palette.swatches.map((swatch) => was.get(swatch) ?? fromTray(swatch)),
+    sets: palette.sets,
+    target: palette.target,
+  };
+}
+
+function inTray({ parts, ...swatch }: Swatch): LibraryTraySwatch {
+  return {
+    ...DEFAULT_SWATCH_FIELDS,
+    ...swatch,
+    locked: false,
+    origin: 'brought in',
+    area: null,
+    spread: null,
+    parts: parts.map((part) => ({ at: part.at, swatch: inTray(part.swatch) })),
+  };
+}
+
+/** What was merged goes on as another name, and keeps the place of its largest part. */
+function fromTray(swatch: LibraryTraySwatch): Swatch {
+  const { id, name, note, role, colour, share, follows, change } = swatch;
+  const parts = swatch.parts.map((part) => ({ at: part.at, swatch: fromTray(part.swatch) }));
+  const members = parts.map((part) => part.swatch);
+  const largest = members.reduce<Swatch | null>(
+    (best, one) => (best && (best.share ?? 0) >= (one.share ?? 0) ? best : one),
+    null,
+  );
+  const names = members.flatMap((one) => [one.name, ...one.otherNames]);
+  return {
+    id,
+    name,
+    otherNames: swatch.otherNames ?? [...new Set(names)].filter((one) => one !== name).slice(0, 20),
+    note,
+    role,
+    colour,
+    share,
+    provenance: swatch.provenance ?? largest?.provenance ?? null,
+    follows,
+    change,
+    parts,
+  };
+}
+
+/** Swatches as they stand by themselves: those of them that followed what does not go along follow nothing. */
+export function withoutLinks(swatches: readonly Swatch[]): Swatch[] {
+  return swatches.map((swatch) => (swatch.follows ? { ...swatch, follows: null } : swatch));
 }

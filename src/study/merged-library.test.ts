@@ -2,16 +2,16 @@ import { oklabFromHex, hexFromOklab } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
 import type { Swatch } from '@/contracts/library';
 import { mergedLibrary } from './merged-library';
+import { PLAIN_SWATCH } from './library';
 
 const swatch = (id: string, name: string, hex: string, part: Partial<Swatch> = {}): Swatch => ({
   id,
   name,
-  otherNames: [],
   note: '',
   role: null,
   colour: oklabFromHex(hex) as Oklab,
   share: 0.5,
-  provenance: null,
+  ...PLAIN_SWATCH,
   ...part,
 });
 const one = {

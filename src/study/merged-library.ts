@@ -1,6 +1,7 @@
 import { mergedColour } from '@/core/palette/near-duplicates';
 import { pairUp, type Pair } from '@/core/palette/pair-up';
 import type { LibraryContent, Swatch } from '@/contracts/library';
+import { withoutLinks } from './library';
 
 /** What becomes of two swatches that are nearly the same. */
 export type DuplicatePolicy = 'first' | 'mean' | 'both';
@@ -30,10 +31,13 @@ export function mergedLibrary(
     if (!twin) return { ...swatch, share: halved(swatch.share) };
     const shares = [swatch.share ?? 0, twin.share ?? 0];
     const known = swatch.share !== null || twin.share !== null;
+    const mean = keeping === 'mean' && {
+      colour: mergedColour([swatch.colour, twin.colour], shares),
+      change: null,
+    };
     return {
       ...swatch,
-      colour:
-        keeping === 'mean' ? mergedColour([swatch.colour, twin.colour], shares) : swatch.colour,
+      ...mean,
       otherNames: otherNames(swatch, twin),
       note: [swatch.note, twin.note].filter(Boolean).join('\n').slice(0, 4000),
       share: known ? (shares[0] + shares[1]) / 2 : null,
@@ -46,8 +50,9 @@ export function mergedLibrary(
       id: taken.has(swatch.id) ? crypto.randomUUID() : swatch.id,
       share: halved(swatch.share),
     }));
+  // Ladders and harmonies stay where they were built.
   return {
-    swatches: [...first, ...second].sort((a, b) => a.colour.L - b.colour.L),
+    swatches: withoutLinks([...first, ...second]).sort((a, b) => a.colour.L - b.colour.L),
     pairs,
   };
 }

@@ -4,15 +4,9 @@ import { valueOfOklab } from '@/core/colour/value';
 import { PAINTERS_WHEEL, wheelPosition } from '@/core/colour/wheel';
 import { mergedColour } from '@/core/palette/near-duplicates';
 import type { Role } from '@/core/palette/proportion';
-import { MAX_TRAY, type StudyDocument, type TraySwatch } from '@/contracts/study';
-import {
-  addSwatch,
-  byValueInto,
-  DEFAULT_SWATCH_FIELDS,
-  withSwatches,
-  type NewId,
-  type NewSwatch,
-} from './edits';
+import type { TraySwatch } from '@/contracts/study';
+import { addSwatch, byValueInto, DEFAULT_SWATCH_FIELDS, type NewId, type NewSwatch } from './edits';
+import { checkRoom, withSwatches, type HasPalette } from './has-palette';
 
 export const ORDERS = ['value', 'family', 'share'] as const;
 export type Order = (typeof ORDERS)[number];
@@ -20,19 +14,13 @@ export type Order = (typeof ORDERS)[number];
 type Ids = ReadonlySet<string>;
 
 /** Adds several at once, each at its place by value. Throws a RangeError when the tray has no room for all. */
-export function addSwatches(
-  document: StudyDocument,
-  swatches: readonly NewSwatch[],
-): StudyDocument {
-  if (document.palette.swatches.length + swatches.length > MAX_TRAY)
-    throw new RangeError(
-      `The tray holds ${MAX_TRAY} swatches; there is no room for ${swatches.length} more. Delete some first.`,
-    );
-  return swatches.reduce(addSwatch, document);
+export function addSwatches<D extends HasPalette>(document: D, swatches: readonly NewSwatch[]): D {
+  checkRoom(document, swatches.length);
+  return swatches.reduce((was, swatch) => addSwatch(was, swatch), document);
 }
 
 /** Takes swatches out; what followed them stays as it is and follows nothing. */
-export function removeSwatches(document: StudyDocument, ids: Ids): StudyDocument {
+export function removeSwatches<D extends HasPalette>(document: D, ids: Ids): D {
   return withSwatches(
     document,
     document.palette.swatches
@@ -46,11 +34,11 @@ export function removeSwatches(document: StudyDocument, ids: Ids): StudyDocument
 }
 
 /** Changes some swatches alike. */
-export function editSwatches(
-  document: StudyDocument,
+export function editSwatches<D extends HasPalette>(
+  document: D,
   ids: Ids,
   part: { locked?: boolean; role?: Role | null },
-): StudyDocument {
+): D {
   return withSwatches(
     document,
     document.palette.swatches.map((swatch) =>
@@ -60,7 +48,7 @@ export function editSwatches(
 }
 
 /** Gives each swatch a role, in the order of the tray. */
-export function withRoles(document: StudyDocument, roles: readonly (Role | null)[]): StudyDocument {
+export function withRoles<D extends HasPalette>(document: D, roles: readonly (Role | null)[]): D {
   return withSwatches(
     document,
     document.palette.swatches.map((swatch, i) => ({ ...swatch, role: roles[i] ?? null })),
@@ -68,7 +56,7 @@ export function withRoles(document: StudyDocument, roles: readonly (Role | null)
 }
 
 /** Puts the tray in order: dark to light, round the wheel (neutrals first), or by share, the largest first. */
-export function ordered(document: StudyDocument, order: Order): StudyDocument {
+export function ordered<D extends HasPalette>(document: D, order: Order): D {
   const place = {
     value: ({ colour }: TraySwatch) => valueOfOklab(colour),
     family: ({ colour }: TraySwatch) =>
@@ -87,7 +75,7 @@ export function ordered(document: StudyDocument, order: Order): StudyDocument {
  * Makes one of several: their mean by share, their shares together, their notes one under the other;
  * the name of the largest. It stands where the first stood and keeps them, to be taken apart again.
  */
-export function mergeSwatches(document: StudyDocument, ids: Ids, newId: NewId): StudyDocument {
+export function mergeSwatches<D extends HasPalette>(document: D, ids: Ids, newId: NewId): D {
   const { swatches } = document.palette;
   const parts = swatches.flatMap((swatch, at) => (ids.has(swatch.id) ? [{ at, swatch }] : []));
   if (parts.length < 2) return document;
@@ -122,14 +110,11 @@ export function mergeSwatches(document: StudyDocument, ids: Ids, newId: NewId): 
 }
 
 /** Puts back what a swatch was merged from, each as it was; at their old places if nothing else has moved. */
-export function takeApart(document: StudyDocument, id: string): StudyDocument {
+export function takeApart<D extends HasPalette>(document: D, id: string): D {
   const { swatches } = document.palette;
   const merged = swatches.find((swatch) => swatch.id === id);
   if (!merged || merged.parts.length === 0) return document;
-  if (swatches.length - 1 + merged.parts.length > MAX_TRAY)
-    throw new RangeError(
-      `The tray holds ${MAX_TRAY} swatches. Delete some to take this one apart.`,
-    );
+  checkRoom(document, merged.parts.length - 1);
   const left = swatches.filter((swatch) => swatch.id !== id);
   return withSwatches(
     document,
@@ -138,17 +123,16 @@ export function takeApart(document: StudyDocument, id: string): StudyDocument {
 }
 
 /** Puts the colours that make a picked area in place of its average: a flat brown becomes its browns. */
-export function replaceByComponents(
-  document: StudyDocument,
+export function replaceByComponents<D extends HasPalette>(
+  document: D,
   id: string,
   newId: NewId,
-): StudyDocument {
+): D {
   const { swatches } = document.palette;
   const at = swatches.findIndex((swatch) => swatch.id === id);
   const components = swatches[at]?.components ?? [];
   if (components.length < 2) return document;
-  if (swatches.length - 1 + components.length > MAX_TRAY)
-    throw new RangeError(`The tray holds ${MAX_TRAY} swatches. Delete some to make room.`);
+  checkRoom(document, components.length - 1);
   const whole = swatches[at];
   const names = paletteNames(
     components.map(({ colour }) => colour),
@@ -171,11 +155,7 @@ export const PAPER_LIGHT: Oklab = { L: 0.965, a: 0.001, b: 0.009 };
 export const DARKEST_DARK: Oklab = { L: 0.185, a: 0.002, b: -0.006 };
 
 /** Adds a light or a dark for the end of the palette, named and with its role. */
-export function addEnd(
-  document: StudyDocument,
-  end: 'light' | 'dark',
-  newId: NewId,
-): StudyDocument {
+export function addEnd<D extends HasPalette>(document: D, end: 'light' | 'dark', newId: NewId): D {
   const id = newId();
   const added = addSwatch(document, {
     id,

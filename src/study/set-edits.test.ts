@@ -1,7 +1,8 @@
 import { oklchFromOklab } from '@/core/colour/oklab';
 import { valueOfOklab } from '@/core/colour/value';
 import { DEFAULT_LADDER } from '@/core/palette/ladder';
-import { MAX_TRAY, studyDocumentSchema, type PaletteSet } from '@/contracts/study';
+import type { PaletteSet } from '@/contracts/palette';
+import { MAX_TRAY, studyDocumentSchema } from '@/contracts/study';
 import { applyExtraction, staysOnExtraction } from './edits';
 import { mergeSwatches, removeSwatches, takeApart } from './palette-edits';
 import {
@@ -29,7 +30,16 @@ const triad: PaletteSet = {
   kind: 'harmony',
   colour: of('#3b5f9e'),
   wheel: 'painters',
-  settings: { scheme: 'triad', values: [3, 5, 7], intensity: 0.4, turn: 0, turns: [] },
+  settings: {
+    scheme: 'triad',
+    values: [3, 5, 7],
+    intensity: 0.4,
+    intensities: [],
+    keepsKey: false,
+    tones: 1,
+    turn: 0,
+    turns: [],
+  },
 };
 const tray = withTray(swatch('cream', '#f0e6c8'));
 const linked = (document: typeof tray) =>

@@ -4,15 +4,10 @@ import { wheelOf } from '@/core/colour/wheel';
 import { buildHarmony } from '@/core/palette/build-harmony';
 import { derived } from '@/core/palette/derived';
 import { ladder } from '@/core/palette/ladder';
-import {
-  MAX_SETS,
-  MAX_TRAY,
-  type Follows,
-  type PaletteSet,
-  type StudyDocument,
-  type TraySwatch,
-} from '@/contracts/study';
-import { byValueInto, DEFAULT_SWATCH_FIELDS, withSwatches, type NewId } from './edits';
+import { MAX_SETS, type Follows, type PaletteSet } from '@/contracts/palette';
+import type { TraySwatch } from '@/contracts/study';
+import { byValueInto, DEFAULT_SWATCH_FIELDS, type NewId } from './edits';
+import { checkRoom, withSwatches, type HasPalette } from './has-palette';
 
 /** The colours of a set as its settings have them. */
 export function coloursOfSet(set: PaletteSet): Oklab[] {
@@ -22,19 +17,18 @@ export function coloursOfSet(set: PaletteSet): Oklab[] {
 }
 
 /** Adds a set and a linked swatch for each of its colours. Throws a RangeError where there is no room. */
-export function addSet(document: StudyDocument, set: PaletteSet, newId: NewId): StudyDocument {
-  const { sets, swatches } = document.palette;
+export function addSet<D extends HasPalette>(document: D, set: PaletteSet, newId: NewId): D {
+  const { sets } = document.palette;
   const colours = coloursOfSet(set);
   if (sets.length >= MAX_SETS)
     throw new RangeError(`A palette has at most ${MAX_SETS} ladders and harmonies.`);
-  if (swatches.length + colours.length > MAX_TRAY)
-    throw new RangeError(`The tray holds ${MAX_TRAY} swatches. Delete some to make room.`);
+  checkRoom(document, colours.length);
   const next = { ...document, palette: { ...document.palette, sets: [...sets, set] } };
   return withMembers(next, set.id, colours, 0, newId);
 }
 
 /** Changes a set; its linked swatches move with it, come and go with its number, and what follows them follows. */
-export function changeSet(document: StudyDocument, set: PaletteSet, newId: NewId): StudyDocument {
+export function changeSet<D extends HasPalette>(document: D, set: PaletteSet, newId: NewId): D {
   const was = document.palette.sets.find(({ id }) => id === set.id);
   if (!was) return document;
   const sets = document.palette.sets.map((one) => (one.id === set.id ? set : one));
@@ -44,7 +38,7 @@ export function changeSet(document: StudyDocument, set: PaletteSet, newId: NewId
 }
 
 /** Lets a set's swatches stand by themselves, and forgets the set. */
-export function unlinkSet(document: StudyDocument, id: string): StudyDocument {
+export function unlinkSet<D extends HasPalette>(document: D, id: string): D {
   const { sets, swatches } = document.palette;
   return {
     ...document,
@@ -59,7 +53,7 @@ export function unlinkSet(document: StudyDocument, id: string): StudyDocument {
 }
 
 /** Lets one swatch stand by itself. */
-export function unlink(document: StudyDocument, id: string): StudyDocument {
+export function unlink<D extends HasPalette>(document: D, id: string): D {
   return withoutEmptySets(
     withSwatches(
       document,
@@ -71,7 +65,7 @@ export function unlink(document: StudyDocument, id: string): StudyDocument {
 }
 
 /** Forgets the sets that no swatch follows any more; one that was merged may be taken apart and follow again. */
-export function withoutEmptySets(document: StudyDocument): StudyDocument {
+export function withoutEmptySets<D extends HasPalette>(document: D): D {
   const { sets, swatches } = document.palette;
   const left = sets.filter(({ id }) => swatches.some((swatch) => holds(swatch, id)));
   return left.length === sets.length
@@ -92,13 +86,13 @@ function isOf({ follows }: TraySwatch, set: string): boolean {
  * place; new ones come only for numbers from `before` on, so that what was unlinked or deleted does
  * not come back when the set is swung.
  */
-function withMembers(
-  document: StudyDocument,
+function withMembers<D extends HasPalette>(
+  document: D,
   set: string,
   colours: readonly Oklab[],
   before: number,
   newId: NewId,
-): StudyDocument {
+): D {
   const kept = document.palette.swatches.flatMap((swatch) => {
     if (!isOf(swatch, set) || swatch.follows?.kind !== 'set') return [swatch];
     const colour = colours[swatch.follows.index];
@@ -137,16 +131,15 @@ function built(id: string, name: string, colour: Oklab, follows: Follows): TrayS
 }
 
 /** Adds the colour that follows from a swatch by a rule, linked to it. Throws a RangeError when the tray is full. */
-export function addDerived(
-  document: StudyDocument,
+export function addDerived<D extends HasPalette>(
+  document: D,
   rule: Omit<Extract<Follows, { kind: 'rule' }>, 'kind'>,
   newId: NewId,
-): StudyDocument {
+): D {
   const { swatches } = document.palette;
   const parent = swatches.find(({ id }) => id === rule.from);
   if (!parent) return document;
-  if (swatches.length >= MAX_TRAY)
-    throw new RangeError(`The tray holds ${MAX_TRAY} swatches. Delete one to make room.`);
+  checkRoom(document, 1);
   const colour = derived(parent.colour, rule.rule, rule, wheelOf(rule.wheel));
   const taken = swatches.map(({ name }) => name);
   const wanted = `${parent.name}: ${rule.rule}`.slice(0, 200);
@@ -158,7 +151,7 @@ export function addDerived(
 }
 
 /** Brings what follows another swatch by a rule up to it; chains of rules in as many rounds as they are long. */
-export function followed(document: StudyDocument): StudyDocument {
+export function followed<D extends HasPalette>(document: D): D {
   let { swatches } = document.palette;
   for (let round = 0; round < swatches.length; round++) {
     const now = new Map(swatches.map((swatch) => [swatch.id, swatch]));

@@ -6,7 +6,7 @@ import { colourName } from '@/core/colour/name';
 import type { Oklab } from '@/core/colour/oklab';
 import { stepOf } from '@/core/colour/value-scale';
 import { edgeOfChroma, MOVES, NO_MOVES, type ColourMoves } from '@/core/palette/colour-change';
-import type { SwatchChange } from '@/contracts/study';
+import type { SwatchChange } from '@/contracts/palette';
 import { Button } from './button';
 import { typedColour } from './typed-colour';
 import { TextField } from './field';

@@ -1,5 +1,5 @@
 import type { ValueScale } from '@/core/colour/value-scale';
-import type { SwatchChange } from '@/contracts/study';
+import type { SwatchChange } from '@/contracts/palette';
 import { list, stepWords } from './words';
 
 /** How a colour was changed, to follow what it was: "; then 2.0 steps lighter and cooler by 0.3". */

@@ -103,6 +103,20 @@ describe('how documents are merged', () => {
       'swatches[].colour: one',
       'swatches[].share: one',
       'swatches[].provenance: one',
+      'swatches[].follows: one',
+      'swatches[].change: one',
+      'swatches[].parts: one',
+      'sets: byId',
+      'sets[]<ladder>.id: one',
+      'sets[]<ladder>.kind: one',
+      'sets[]<ladder>.colour: one',
+      'sets[]<ladder>.settings: one',
+      'sets[]<harmony>.id: one',
+      'sets[]<harmony>.kind: one',
+      'sets[]<harmony>.colour: one',
+      'sets[]<harmony>.wheel: one',
+      'sets[]<harmony>.settings: one',
+      'target: one',
     ]);
   });
 });

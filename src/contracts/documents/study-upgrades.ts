@@ -1,9 +1,9 @@
 import { listOf, type Stored } from './versioned';
 
-export const STUDY_VERSION = 3;
+export const STUDY_VERSION = 4;
 
 /** What each function makes of a study: version 2 of version 1, and so on. */
-export const studyUpgrades = [withAllFields, withDepthAndChanges];
+export const studyUpgrades = [withAllFields, withDepthAndChanges, withKeysOfHarmonies];
 
 /**
  * Version 1 grew by fields that older documents lack; from version 2 on all are there. The values are
@@ -40,6 +40,30 @@ function withDepthAndChanges(document: Stored): Stored {
     ...document,
     depth: { marks: [] },
     palette: { ...palette, swatches: listOf(palette.swatches).map(unchangedSwatch) },
+  };
+}
+
+/** In version 4 a harmony may keep its key, or have a ladder of it, and each colour a strength of its own. */
+function withKeysOfHarmonies(document: Stored): Stored {
+  const palette = document.palette as Stored;
+  return {
+    ...document,
+    palette: {
+      ...palette,
+      sets: listOf(palette.sets).map((set) =>
+        set.kind === 'harmony'
+          ? {
+              ...set,
+              settings: {
+                ...(set.settings as Stored),
+                intensities: [],
+                keepsKey: false,
+                tones: 1,
+              },
+            }
+          : set,
+      ),
+    },
   };
 }
 

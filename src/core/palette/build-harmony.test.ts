@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { inGamut } from '../colour/gamut';
-import { oklabFromHex } from '../colour/hex';
+import { hexFromOklab, oklabFromHex } from '../colour/hex';
 import { intensityShare } from '../colour/intensity';
 import { oklchFromOklab, type Oklab } from '../colour/oklab';
 import { valueOfOklab } from '../colour/value';
@@ -20,6 +20,9 @@ const plan = (scheme: (typeof SCHEMES)[number]) => ({
   scheme,
   values: evenValues(OFFSETS[scheme].length),
   intensity: DEFAULT_INTENSITY,
+  intensities: [],
+  keepsKey: false,
+  tones: 1,
   turn: 0,
   turns: [],
 });
@@ -64,6 +67,38 @@ describe('a harmony that is built', () => {
       ),
       { numRuns: 60 },
     );
+  });
+
+  it('keeps its key as it is, and turned with its value and strength', () => {
+    const key = of('#3b5f9e');
+    const kept = { ...plan('triad'), keepsKey: true };
+    expect(buildHarmony(key, kept, PAINTERS_WHEEL)[0]).toEqual(key);
+    const [turned] = buildHarmony(key, { ...kept, turn: 1 }, PAINTERS_WHEEL);
+    expect(familyOf(turned).name).toBe('blue-violet');
+    expect(valueOfOklab(turned)).toBeCloseTo(valueOfOklab(key), 2);
+    expect(oklchFromOklab(turned).C).toBeCloseTo(oklchFromOklab(key).C, 2);
+  });
+
+  it('gives each hue a value and an intensity of its own', () => {
+    const told = { ...plan('triad'), values: [3, 6, 8], intensities: [0.4, 0.2, 0.9] };
+    buildHarmony(of('#3b5f9e'), told, PAINTERS_WHEEL).forEach((colour, i) => {
+      expect(valueOfOklab(colour)).toBeCloseTo(told.values[i], 1);
+      expect(intensityShare(oklchFromOklab(colour))).toBeCloseTo(told.intensities[i], 2);
+    });
+  });
+
+  it('has tones of the key that turn with the accents', () => {
+    const key = of('#3b5f9e');
+    const told = { ...plan('triad'), keepsKey: true, tones: 5 };
+    const colours = buildHarmony(key, told, PAINTERS_WHEEL);
+    expect(colours).toHaveLength(3 + 4);
+    const family = (colour: Oklab) => familyOf(colour).name;
+    expect([colours[0], ...colours.slice(3)].map(family)).toEqual(Array(5).fill('blue'));
+    const turned = buildHarmony(key, { ...told, turn: 4 }, PAINTERS_WHEEL);
+    expect([turned[0], ...turned.slice(3)].map(family)).toEqual(Array(5).fill('red'));
+    expect(turned.slice(1, 3).map(family)).toEqual(['yellow', 'blue']);
+    // The key stands among the hues: among its tones it isn't repeated.
+    expect(new Set(colours.map(hexFromOklab)).size).toBe(7);
   });
 
   it('turns all together, or one alone', () => {

@@ -1,9 +1,11 @@
 import { atValue } from '../colour/at-value';
 import { maxChroma } from '../colour/gamut';
-import type { Oklab } from '../colour/oklab';
 import { oklchHueOn } from '../colour/wheel-hue';
 import { familyOfHue, hueAtPosition, wheelPosition, type Wheel } from '../colour/wheel';
+import { oklchFromOklab, type Oklab } from '../colour/oklab';
+import { valueOfOklab } from '../colour/value';
 import type { SchemeName } from '../measure/harmony';
+import { DEFAULT_LADDER, ladder, ladderValues, MIN_STEPS } from './ladder';
 
 /** Where a scheme's hues stand from the key, in families round the wheel. */
 export const OFFSETS: Record<SchemeName, readonly number[]> = {
@@ -21,8 +23,13 @@ export interface HarmonySettings {
   scheme: SchemeName;
   /** Munsell values, the key's first; they are taken in turn and begin again where there are more hues. */
   values: readonly number[];
-  /** Share of the most that sRGB holds at each value and hue, 0–1. */
+  /** Share of the most that sRGB holds at each value and hue, 0–1; of each hue, and of those not named there. */
+  intensities: readonly number[];
   intensity: number;
+  /** Whether the key stands in it as it is, turned at most; else it has a value and an intensity like the others. */
+  keepsKey: boolean;
+  /** How many tones of the key there are: with more than one, those of a ladder come after the hues. */
+  tones: number;
   /** Families that all hues, and each by itself, have been turned. */
   turn: number;
   turns: readonly number[];
@@ -40,21 +47,36 @@ export function evenValues(count: number): number[] {
 }
 
 /**
- * The colours of a scheme about a key colour on a wheel. Only hues come from the scheme; values come
- * from a plan, and intensity is a share of what each value and hue can hold. A key that is grey has
- * the hue that it leans to.
+ * The colours of a scheme about a key colour on a wheel, the key's first, and then further tones of the key. Only hues
+ * come from the scheme; values come from a plan, and intensity is a share of what each value and hue can hold. A key
+ * that is grey has the hue that it leans to.
  */
 export function buildHarmony(key: Oklab, settings: HarmonySettings, wheel: Wheel): Oklab[] {
-  const { scheme, values, intensity, turn, turns } = settings;
+  const { scheme, values, intensity, intensities, keepsKey, tones, turn, turns } = settings;
   const from = wheelPosition(wheel.hueOf(key), wheel);
-  return OFFSETS[scheme].map((offset, i) => {
-    const position = from + offset + turn + (turns[i] ?? 0);
-    const value = values[i % values.length];
-    const hue = oklchHueOn(hueAtPosition(position, wheel), wheel, (h) =>
+  const hueAt = (position: number, value: number) =>
+    oklchHueOn(hueAtPosition(position, wheel), wheel, (h) =>
       atValue(value, h, (L) => SOUGHT_AT * maxChroma(L, h)),
     );
-    return atValue(value, hue, (L) => intensity * maxChroma(L, hue));
+  const hues = OFFSETS[scheme].map((offset, i) => {
+    const by = offset + turn + (turns[i] ?? 0);
+    if (i === 0 && keepsKey)
+      return by === 0 ? key : withHue(key, hueAt(from + by, valueOfOklab(key)));
+    const value = values[i % values.length];
+    const hue = hueAt(from + by, value);
+    return atValue(value, hue, (L) => (intensities[i] ?? intensity) * maxChroma(L, hue));
   });
+  if (tones < MIN_STEPS) return hues;
+  const own = valueOfOklab(hues[0]);
+  const settingsOfTones = { ...DEFAULT_LADDER, steps: tones };
+  const at = ladderValues(own, settingsOfTones).indexOf(own);
+  return [...hues, ...ladder(hues[0], settingsOfTones).toSpliced(at, 1)];
+}
+
+/** A colour at another hue, its value and chroma held as far as sRGB holds them. */
+function withHue(colour: Oklab, hue: number): Oklab {
+  const { C } = oklchFromOklab(colour);
+  return atValue(valueOfOklab(colour), hue, () => C);
 }
 
 /** The family that each hue of a scheme comes to stand in. */

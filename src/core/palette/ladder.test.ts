@@ -1,10 +1,12 @@
 import fc from 'fast-check';
+import { ciede2000 } from '../colour/ciede2000';
+import { labFromOklab } from '../colour/cielab';
 import { inGamut } from '../colour/gamut';
 import { oklabFromOklch, oklchFromOklab } from '../colour/oklab';
 import { temperature } from '../colour/temperature';
 import { valueOfOklab } from '../colour/value';
 import { anySrgb } from '../testing';
-import { ladder, DEFAULT_LADDER, turnedTo } from './ladder';
+import { ladder, ladderValues, DEFAULT_LADDER, turnedTo } from './ladder';
 
 const settings = fc.record({
   steps: fc.integer({ min: 3, max: 11 }),
@@ -17,15 +19,36 @@ const settings = fc.record({
 });
 
 describe('a ladder', () => {
-  it('has tones at even values within 0.05 Munsell steps, all inside sRGB', () => {
+  it('has tones at its values within 0.05 Munsell steps, all inside sRGB', () => {
     fc.assert(
       fc.property(anySrgb, settings, (colour, told) => {
-        const tones = ladder(colour, told);
-        tones.forEach((sample, i) => {
-          const wanted = told.from + ((told.to - told.from) * i) / (told.steps - 1);
-          expect(Math.abs(valueOfOklab(sample) - wanted)).toBeLessThan(0.05);
+        const wanted = ladderValues(valueOfOklab(colour), told);
+        ladder(colour, told).forEach((sample, i) => {
+          expect(Math.abs(valueOfOklab(sample) - wanted[i])).toBeLessThan(0.05);
           expect(inGamut(sample)).toBe(true);
         });
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('has the colour itself as a rung, and even steps on either side of it', () => {
+    fc.assert(
+      fc.property(anySrgb, settings, (colour, told) => {
+        const base = valueOfOklab(colour);
+        const values = ladderValues(base, told);
+        expect(values).toHaveLength(told.steps);
+        expect([...values].sort((one, other) => one - other)).toEqual(values);
+        const own = values.indexOf(base);
+        expect(own).toBeGreaterThanOrEqual(0);
+        const as = ladder(colour, { ...told, swing: 0, intensity: 1 });
+        expect(ciede2000(labFromOklab(as[own]), labFromOklab(colour))).toBeLessThan(0.01);
+        for (const part of [values.slice(0, own + 1), values.slice(own)]) {
+          const steps = part.slice(1).map((value, i) => value - part[i]);
+          for (const step of steps) expect(step).toBeCloseTo(steps[0], 6);
+        }
+        if (own > 0) expect(values[0]).toBeCloseTo(told.from, 9);
+        if (own < told.steps - 1) expect(values.at(-1)).toBeCloseTo(told.to, 9);
       }),
       { numRuns: 60 },
     );

@@ -1,5 +1,5 @@
 import { atValue } from '../colour/at-value';
-import { maxChroma } from '../colour/gamut';
+import { maxChroma, toGamut } from '../colour/gamut';
 import { oklchFromOklab, type Oklab } from '../colour/oklab';
 import { valueOfOklab } from '../colour/value';
 
@@ -18,7 +18,7 @@ export interface LadderSettings {
   swing: number;
   /** Chroma against the first colour's share of the most there is: 1 keeps it, 0 is grey. */
   intensity: number;
-  /** How much duller the ends are than the middle: 0 follows the gamut alone, 1 lets them go grey. */
+  /** How much duller the ends are than the colour itself: 0 follows the gamut alone, 1 lets them go grey. */
   taper: number;
 }
 
@@ -37,24 +37,43 @@ const WARM = 55;
 const DRIFT_OVER = 5;
 
 /**
- * Tones of one colour from dark to light at even steps of Munsell value. Each has the colour's own
- * share of the chroma that sRGB holds at its lightness and hue, so that chroma follows the gamut's
- * shape; with a drift the lights turn toward warm and the darks toward cool.
+ * Tones of one colour from dark to light, one of them at the colour's own Munsell value and the others at even steps
+ * on either side of it. Each has the colour's own share of the chroma that sRGB holds at its lightness and hue, so
+ * that chroma follows the gamut's shape; with a drift the lights turn toward warm and the darks toward cool.
  */
 export function ladder(colour: Oklab, settings: LadderSettings): Oklab[] {
-  const { steps, from, to, drift, swing, intensity, taper } = settings;
-  if (!Number.isInteger(steps) || steps < MIN_STEPS || steps > MAX_STEPS)
-    throw new RangeError(`${steps} steps; a ladder has ${MIN_STEPS} to ${MAX_STEPS}`);
+  const { drift, swing, intensity, taper } = settings;
   const { L, C, h } = oklchFromOklab(colour);
   const most = maxChroma(L, h);
   const strength = most > 0 ? Math.min(1, C / most) * intensity : 0;
   const base = valueOfOklab(colour);
-  const half = Math.max(0.5, (to - from) / 2);
-  return Array.from({ length: steps }, (_, step) => {
-    const value = from + ((to - from) * step) / (steps - 1);
-    const fall = 1 - taper * Math.min(1, Math.abs(value - (from + to) / 2) / half) ** 2;
+  const values = ladderValues(base, settings);
+  const farthest = Math.max(0.5, ...values.map((value) => Math.abs(value - base)));
+  return values.map((value) => {
+    if (value === base && swing === 0 && intensity === 1) return toGamut(colour);
+    const fall = 1 - taper * (Math.abs(value - base) / farthest) ** 2;
     const hue = turnedTo(h + swing, WARM, (drift * (value - base)) / DRIFT_OVER);
     return atValue(value, hue, (lightness) => strength * fall * maxChroma(lightness, hue));
+  });
+}
+
+/**
+ * Munsell values of a ladder's tones: the nearest of the even ones becomes the colour's own, the others are spread
+ * anew between it and the ends. A colour beyond an end takes the end's place.
+ */
+export function ladderValues(
+  base: number,
+  { steps, from, to }: Pick<LadderSettings, 'steps' | 'from' | 'to'>,
+): number[] {
+  if (!Number.isInteger(steps) || steps < MIN_STEPS || steps > MAX_STEPS)
+    throw new RangeError(`${steps} steps; a ladder has ${MIN_STEPS} to ${MAX_STEPS}`);
+  const last = steps - 1;
+  const own = Math.min(last, Math.max(0, Math.round(((base - from) / (to - from)) * last)));
+  return Array.from({ length: steps }, (_, step) => {
+    if (step === own) return base;
+    return step < own
+      ? from + ((base - from) * step) / own
+      : base + ((to - base) * (step - own)) / (last - own);
   });
 }
 

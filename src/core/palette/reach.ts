@@ -39,11 +39,7 @@ export interface Reach {
  * Physik 12, 1931.
  */
 export function readReach(picture: Picture, colours: readonly Oklab[], wheel: Wheel): Reach {
-  if (colours.length < MIN_LIMITED || colours.length > MAX_LIMITED)
-    throw new RangeError(
-      `${colours.length} colours; a limited palette has ${MIN_LIMITED} to ${MAX_LIMITED}`,
-    );
-  const mixes = allMixes([...colours, WHITE]);
+  const mixes = mixesOf(colours);
   const histogram = colourHistogram(picture);
   const samples = samplesOf(histogram, histogram.share);
   const near = nearestMix(samples, mixes);
@@ -58,6 +54,20 @@ export function readReach(picture: Picture, colours: readonly Oklab[], wheel: Wh
       share > 1e-6 ? { share, colour: oklabFromLab({ L: mean(0), a: mean(1), b: mean(2) }) } : null,
     mixes: mixes.length,
   };
+}
+
+/** The same without a picture to hold it against. */
+export function readMixes(colours: readonly Oklab[], wheel: Wheel): Pick<Reach, 'field' | 'mixes'> {
+  const mixes = mixesOf(colours);
+  return { field: fieldOf(mixes, wheel), mixes: mixes.length };
+}
+
+function mixesOf(colours: readonly Oklab[]): Oklab[] {
+  if (colours.length < MIN_LIMITED || colours.length > MAX_LIMITED)
+    throw new RangeError(
+      `${colours.length} colours; a limited palette has ${MIN_LIMITED} to ${MAX_LIMITED}`,
+    );
+  return allMixes([...colours, WHITE]);
 }
 
 /** For each pixel 1 where the mixes of some colours and white reach it, 0 where not, 255 where it is transparent. */

@@ -97,20 +97,6 @@ export function createDeskStore(
   }));
 }
 
-/** What is selected after a swatch was touched: it alone, or it added to or taken from the others. */
-export function selectionAfter(
-  { selected, chosen }: Pick<DeskState, 'selected' | 'chosen'>,
-  id: string,
-  adding: boolean,
-): Pick<DeskState, 'selected' | 'chosen'> {
-  if (!adding) return { selected: id, chosen: [] };
-  const were = chosen.length > 0 ? chosen : selected ? [selected] : [];
-  const now = were.includes(id) ? were.filter((one) => one !== id) : [...were, id];
-  return now.length > 1
-    ? { selected: now[0], chosen: now }
-    : { selected: now[0] ?? null, chosen: [] };
-}
-
 export const DeskContext = createContext<DeskStore | null>(null);
 
 export function useDeskStore(): DeskStore {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { pannedBy, placeAt, viewportOf, zoomedAt } from './stage/viewport';
 import { latest } from './latest';
-import { selectionAfter } from './desk-store';
+import { selectionAfter } from '@/palette/host';
 import { STEPS } from './steps';
 import { lensOf, valuesView } from './steps/values/values-view';
 import { readAddress, stepViewIn, writeAddress } from './view';

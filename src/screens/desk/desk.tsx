@@ -3,6 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useSearchParams } from 'next/navigation';
 import { useEffect, useState } from 'react';
+import { PaletteHostContext } from '@/palette/host';
 import type { StoredAnswers } from '@/contracts/desk-query/opening-queries';
 import type { Study } from '@/contracts/study';
 import { useSettings } from '@/ui/settings';
@@ -18,6 +19,7 @@ import { StepsContext, useSteps } from './step';
 import { STEPS } from './steps';
 import { DeskTopLine } from './top-line';
 import { Tray } from './tray/tray';
+import { usePaletteHostOfDesk } from './palette-host';
 import { PaletteContext, usePaletteOfDesk } from './use-palette';
 import { useSaving } from './use-saving';
 import { readAddress, writeAddress } from './view';
@@ -51,6 +53,7 @@ function Room({ study }: { study: Study }) {
   const view = useDesk((state) => state.view);
   const views = useDesk((state) => state.views);
   const palette = usePaletteOfDesk();
+  const host = usePaletteHostOfDesk(palette);
   const { settings, change } = useSettings();
   const [help, setHelp] = useState(false);
   const [folded, setFolded] = useState(false);
@@ -71,48 +74,50 @@ function Room({ study }: { study: Study }) {
 
   return (
     <PaletteContext.Provider value={palette}>
-      <div className="desk grid h-dvh overflow-hidden bg-panel" data-folded={folded || undefined}>
-        <div style={{ gridArea: 'top' }}>
-          <DeskTopLine onHelp={() => setHelp(true)} />
-        </div>
-        <div
-          style={{ gridArea: 'steps' }}
-          className="border-r max-[1000px]:border-r-0 max-[1000px]:border-b"
-        >
-          <OrderOfWork />
-        </div>
-        <main style={{ gridArea: 'stage' }} className="min-h-0 min-w-0">
-          <Centre />
-        </main>
-        <section
-          style={{ gridArea: 'line' }}
-          aria-label="Reading"
-          className="overflow-hidden border-t bg-sheet"
-        >
-          <ReadingLine />
-        </section>
-        <aside
-          style={{ gridArea: 'panel' }}
-          aria-label="Findings"
-          className="min-h-0 overflow-y-auto border-l bg-panel"
-        >
-          <button
-            type="button"
-            className="hidden min-h-10 w-full border-b px-5 text-left text-sm max-[1000px]:block"
-            aria-expanded={!folded}
-            onClick={() => setFolded(!folded)}
-          >
-            {folded ? 'Unfold' : 'Fold away'}
-          </button>
-          <div className={`px-5 py-4 ${folded ? 'max-[1000px]:hidden' : ''}`}>
-            <Panel />
+      <PaletteHostContext.Provider value={host}>
+        <div className="desk grid h-dvh overflow-hidden bg-panel" data-folded={folded || undefined}>
+          <div style={{ gridArea: 'top' }}>
+            <DeskTopLine onHelp={() => setHelp(true)} />
           </div>
-        </aside>
-        <div style={{ gridArea: 'tray' }} className="min-w-0 border-t">
-          <Tray />
+          <div
+            style={{ gridArea: 'steps' }}
+            className="border-r max-[1000px]:border-r-0 max-[1000px]:border-b"
+          >
+            <OrderOfWork />
+          </div>
+          <main style={{ gridArea: 'stage' }} className="min-h-0 min-w-0">
+            <Centre />
+          </main>
+          <section
+            style={{ gridArea: 'line' }}
+            aria-label="Reading"
+            className="overflow-hidden border-t bg-sheet"
+          >
+            <ReadingLine />
+          </section>
+          <aside
+            style={{ gridArea: 'panel' }}
+            aria-label="Findings"
+            className="min-h-0 overflow-y-auto border-l bg-panel"
+          >
+            <button
+              type="button"
+              className="hidden min-h-10 w-full border-b px-5 text-left text-sm max-[1000px]:block"
+              aria-expanded={!folded}
+              onClick={() => setFolded(!folded)}
+            >
+              {folded ? 'Unfold' : 'Fold away'}
+            </button>
+            <div className={`px-5 py-4 ${folded ? 'max-[1000px]:hidden' : ''}`}>
+              <Panel />
+            </div>
+          </aside>
+          <div style={{ gridArea: 'tray' }} className="min-w-0 border-t">
+            <Tray />
+          </div>
+          <KeySheet open={help} onClose={() => setHelp(false)} />
         </div>
-        <KeySheet open={help} onClose={() => setHelp(false)} />
-      </div>
+      </PaletteHostContext.Provider>
     </PaletteContext.Provider>
   );
 }

@@ -10,7 +10,7 @@ import {
   proportionSentence,
   duplicatesSentence,
   widestGap,
-} from './steps/palette/palette-sentence';
+} from '@/palette/palette-sentence';
 import type { Separation } from '@/core/measure/separation';
 import { greysSentence } from './steps/values/greys-sentence';
 import { balanceSentence, focusSentence } from './steps/values/focus-sentence';

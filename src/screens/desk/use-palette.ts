@@ -13,6 +13,7 @@ import {
   addSwatch,
   applyExtraction,
   HOME_RADIUS,
+  newId,
   staysOnExtraction,
   withShares,
   type NewSwatch,
@@ -24,8 +25,6 @@ import { usePicture } from './picture-room';
 import { pushSettingsOf } from '@/contracts/push-request';
 import { pushWords } from './push-words';
 import type { DeskView, Point } from './view';
-
-export const newId = () => crypto.randomUUID();
 
 /** What is done to the palette and needs the picture: each is one step to undo. */
 export function usePaletteOfDesk() {

@@ -6,7 +6,7 @@ import { showError } from '@/ui/notices';
 import { useDesk, useDeskStore } from './desk-store';
 import { roundPlace, simplifyPath } from './drawn-points';
 import { usePicture } from './picture-room';
-import { newId } from './use-palette';
+import { newId } from '@/study/edits';
 import type { Point } from './view';
 
 /** Stores a drawn stroke in the document as one step to undo; null while no drawing tool is in use here. */

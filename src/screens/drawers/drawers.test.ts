@@ -1,3 +1,4 @@
+import { PLAIN_SWATCH } from '@/study/library';
 import fc from 'fast-check';
 import { oklabFromHex } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
@@ -101,12 +102,11 @@ describe('swatches in order', () => {
   const swatch = (name: string, colour: string, share: number | null) => ({
     id: name,
     name,
-    otherNames: [],
     note: '',
     role: null,
     colour: hex(colour),
     share,
-    provenance: null,
+    ...PLAIN_SWATCH,
   });
   const all = [
     swatch('lamp 10', '#f0a94c', 0.1),

@@ -13,8 +13,10 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 import type { Provenance } from '@/core/formats/library-file';
-import type { Role } from '@/core/palette/proportion';
+import { DEFAULT_TARGET, type Role } from '@/core/palette/proportion';
+import type { LibraryContent, Swatch } from '@/contracts/library';
 import type { LibrarySearch } from '@/contracts/library-search';
+import type { Follows, PaletteSet, SwatchChange } from '@/contracts/palette';
 import { moment, now, study } from './schema';
 
 /** Words to be found by, as `words.ts` makes them: our own, so that every server parts and folds them alike. */
@@ -37,6 +39,9 @@ export const library = pgTable(
     note: text('note').notNull(),
     revision: integer('revision').notNull(),
     studyId: uuid('study_id').references(() => study.id),
+    /** Ladders and harmonies that swatches follow, and what main, second and accent are to take. */
+    sets: jsonb('sets').$type<PaletteSet[]>().notNull().default([]),
+    target: jsonb('target').$type<LibraryContent['target']>().notNull().default(DEFAULT_TARGET),
     folderId: uuid('folder_id').references(() => folder.id, { onDelete: 'set null' }),
     /** Where it stands in the person's own order, the least first. */
     place: doublePrecision('place').notNull().default(0),
@@ -95,6 +100,10 @@ export const swatch = pgTable(
     b: doublePrecision('b').notNull(),
     share: doublePrecision('share'),
     provenance: jsonb('provenance').$type<Provenance>(),
+    follows: jsonb('follows').$type<Follows>(),
+    change: jsonb('change').$type<SwatchChange>(),
+    /** What it was merged from. */
+    parts: jsonb('parts').$type<Swatch['parts']>().notNull().default([]),
     /** Munsell value, OKLCH chroma, temperature, CIELAB. */
     value: doublePrecision('value').notNull().default(0),
     chroma: doublePrecision('chroma').notNull().default(0),

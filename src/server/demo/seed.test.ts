@@ -7,6 +7,7 @@ import { freshDatabase } from '../testing/test-database';
 import { redAndBlue } from '../testing/test-pictures';
 import { seedDemo } from './seed';
 import { demoId, readStory } from './story';
+import { PLAIN_PALETTE } from '@/study/library';
 
 jest.setTimeout(120_000);
 
@@ -47,7 +48,7 @@ it('hangs the whole story, and puts it back without touching one’s own work', 
   if (own.kind !== 'new') throw new Error('expected a new study');
   const ownDocument = (await getStudy(own.studyId)).document;
   const ownLibrary = await createLibrary(
-    { name: 'My own', note: '', tags: [], swatches: libraries[0].swatches },
+    { ...PLAIN_PALETTE, name: 'My own', note: '', tags: [], swatches: libraries[0].swatches },
     changed,
   );
 

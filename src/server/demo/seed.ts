@@ -10,7 +10,7 @@ import { moveColour } from '@/study/colour-edits';
 import { addSwatch, editSwatch, withShares } from '@/study/edits';
 import { withRoles } from '@/study/palette-edits';
 import { addSet } from '@/study/set-edits';
-import { libraryFrom } from '@/study/library';
+import { libraryFrom, PLAIN_PALETTE, withoutLinks } from '@/study/library';
 import { runReading } from '@/workers/server/pool';
 import { ServiceError } from '../errors';
 import { createFolder, listFolders, moveToFolder } from '../libraries/folders';
@@ -87,10 +87,12 @@ async function seedStudy(entry: StoryStudy, onKeeping: () => void): Promise<void
   const document = await told(entry, palette, was.picture.id);
   await saveStudy(id, was.revision, builtOn(document, entry));
   await refreshReading(id);
-  const all = libraryFrom(document, id, was.picture).swatches;
+  const { swatches: all, ...built } = libraryFrom(document, id, was.picture);
   for (const { swatches, folder, favourite, ...library } of entry.libraries) {
     const chosen = swatches ? all.filter((_, i) => swatches.includes(i + 1)) : all;
-    const libraryId = await putLibrary({ ...library, swatches: chosen }, id);
+    const { sets, target } = swatches ? PLAIN_PALETTE : built;
+    const kept = swatches ? withoutLinks(chosen) : chosen;
+    const libraryId = await putLibrary({ ...library, swatches: kept, sets, target }, id);
     await setFavourite(libraryId, favourite);
     if (folder) await moveToFolder([libraryId], await folderOf(folder));
   }

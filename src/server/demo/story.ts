@@ -4,7 +4,8 @@ import path from 'node:path';
 import { z } from 'zod';
 import { areaSchema } from '@/contracts/colour';
 import { librarySearchSchema } from '@/contracts/library-search';
-import { studyDocumentSchema, swatchChangeSchema } from '@/contracts/study';
+import { swatchChangeSchema } from '@/contracts/palette';
+import { studyDocumentSchema } from '@/contracts/study';
 
 const { title, maker, source, rights, kind, aims, values, lightAndShadow, depth, hidden } =
   studyDocumentSchema.shape;

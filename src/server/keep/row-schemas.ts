@@ -3,8 +3,9 @@ import { z } from 'zod';
 import { wellFormedText } from '@/core/text';
 import { guessSchema } from '@/contracts/attempt';
 import { oklabSchema } from '@/contracts/colour';
-import { provenanceSchema, readLibraryContent } from '@/contracts/library';
+import { provenanceSchema, readLibraryContent, swatchPartsSchema } from '@/contracts/library';
 import { librarySearchSchema } from '@/contracts/library-search';
+import { followsSchema, setsSchema, swatchChangeSchema, targetSchema } from '@/contracts/palette';
 import { settingsSchema } from '@/contracts/settings';
 import { readStudyDocument } from '@/contracts/study';
 import { tableOf, type Row } from './tables';
@@ -53,6 +54,11 @@ const BY_COLUMN: Readonly<Record<string, z.ZodType>> = {
   'setting.value': readBy((stored) => settingsSchema.parse(stored)),
   'swatch.other_names': z.array(z.string().max(200)).max(20),
   'swatch.provenance': provenanceSchema,
+  'swatch.follows': followsSchema,
+  'swatch.change': swatchChangeSchema,
+  'swatch.parts': swatchPartsSchema,
+  'library.sets': setsSchema,
+  'library.target': targetSchema,
   'attempt.colour': oklabSchema,
   'attempt.guess': guessSchema,
   'reading.values': z.looseObject({ p5: z.number(), median: z.number(), p95: z.number() }),

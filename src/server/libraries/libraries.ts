@@ -72,6 +72,8 @@ export async function getLibrary(id: string): Promise<Library> {
     updatedAt: row.updatedAt.toISOString(),
     swatches: swatches.get(id) ?? [],
     tags: tags.get(id) ?? [],
+    sets: row.sets,
+    target: row.target,
   };
 }
 
@@ -117,6 +119,8 @@ export async function insertLibrary(
       id,
       name: content.name,
       note: content.note,
+      sets: content.sets,
+      target: content.target,
       revision: 1,
       studyId,
       folderId,
@@ -138,6 +142,8 @@ const documents = documentService<LibraryContent>({
       .set({
         name: content.name,
         note: content.note,
+        sets: content.sets,
+        target: content.target,
         revision: sql`${library.revision} + 1`,
         updatedAt: sql`clock_timestamp()`,
       })
@@ -161,13 +167,13 @@ export async function saveLibrary(
 
 /** A library of the same content beside it, in the same folder. */
 export async function duplicateLibrary(id: string): Promise<{ id: string; revision: number }> {
-  const { name, note, tags, swatches, studyId } = await getLibrary(id);
+  const { name, note, tags, swatches, sets, target, studyId } = await getLibrary(id);
   const db = await database();
   const [{ folderId }] = await db
     .select({ folderId: library.folderId })
     .from(library)
     .where(eq(library.id, id));
-  const content = { name: copyName(name), note, tags, swatches };
+  const content = { name: copyName(name), note, tags, swatches, sets, target };
   return db.transaction((tx) => insertLibrary(tx, content, studyId, undefined, folderId));
 }
 
@@ -190,13 +196,15 @@ export async function indexStale(): Promise<number> {
       id: library.id,
       name: library.name,
       note: library.note,
+      sets: library.sets,
+      target: library.target,
       revision: library.revision,
     })
     .from(library)
     .where(lt(library.indexed, INDEX_VERSION));
-  for (const { id, name, note, revision } of stale) {
+  for (const { id, revision, ...said } of stale) {
     const { swatches, tags } = await contentsOf([id]);
-    const content = { name, note, swatches: swatches.get(id) ?? [], tags: tags.get(id) ?? [] };
+    const content = { ...said, swatches: swatches.get(id) ?? [], tags: tags.get(id) ?? [] };
     await db.transaction(async (tx) => {
       // Facts beside the colours may be of an older version: every row is written anew.
       await tx.delete(swatch).where(eq(swatch.libraryId, id));

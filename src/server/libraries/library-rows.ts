@@ -67,7 +67,8 @@ export function swatchRow(
   position: number,
   libraryWords: readonly string[],
 ) {
-  const { id, name, otherNames, note, role, colour, share, provenance } = one;
+  const { id, name, otherNames, note, role, colour, share, provenance, follows, change, parts } =
+    one;
   const ownWords = wordsOf(name, ...otherNames, note, role ?? '');
   return {
     libraryId,
@@ -80,6 +81,9 @@ export function swatchRow(
     ...colour,
     share,
     provenance,
+    follows,
+    change,
+    parts,
     ...swatchFacts(colour),
     ownWords,
     words: [...new Set([...ownWords, ...libraryWords])],
@@ -214,6 +218,9 @@ export async function contentsOf(
       b: swatch.b,
       share: swatch.share,
       provenance: swatch.provenance,
+      follows: swatch.follows,
+      change: swatch.change,
+      parts: swatch.parts,
     })
     .from(swatch)
     .where(inArray(swatch.libraryId, [...ids]))

@@ -9,6 +9,7 @@ import { library, libraryRevision, swatch, tag } from '../db/library-schema';
 import { swatchRow } from '../libraries/library-rows';
 import { INDEX_VERSION } from '../libraries/swatch-facts';
 import { wordsOf } from '../libraries/words';
+import { PLAIN_PALETTE, PLAIN_SWATCH } from '@/study/library';
 
 const SUBJECTS = ['Fog', 'Harbour', 'Orchard', 'Kitchen', 'Quarry', 'Ferry', 'Terrace', 'Snow'];
 const TIMES = ['at dawn', 'at noon', 'in rain', 'by lamplight', 'in October', 'after thaw'];
@@ -30,18 +31,18 @@ export function someLibrary(seed: number, size: number): LibraryContent {
   );
   const names = paletteNames(colours);
   return {
+    ...PLAIN_PALETTE,
     name: `${one(SUBJECTS)} ${one(TIMES)}, ${seed}`,
     note: random() < 0.4 ? `For plate ${1 + Math.floor(random() * 40)}.` : '',
     tags: TAGS.filter(() => random() < 0.15),
     swatches: colours.map((colour, i) => ({
       id: randomUUID(),
       name: names[i],
-      otherNames: [],
       note: random() < 0.1 ? one(['only in the shadow', 'glaze', 'let it stand alone']) : '',
       role: null,
       colour,
       share: random() < 0.7 ? random() / size : null,
-      provenance: null,
+      ...PLAIN_SWATCH,
     })),
   };
 }

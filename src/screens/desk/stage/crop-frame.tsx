@@ -5,7 +5,7 @@ import { useEffect, useRef } from 'react';
 import { Image, Layer, Rect, Stage as KonvaStage, Transformer } from 'react-konva';
 import type { Box } from '@/core/picture/framing';
 import { Button } from '@/ui/button';
-import { useSize } from './stage';
+import { useSize } from '@/ui/use-size';
 import { viewportOf } from './viewport';
 
 interface Props {

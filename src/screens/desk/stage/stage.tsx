@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useRef } from 'react';
 import { Group, Image, Layer, Stage as Konva } from 'react-konva';
 import type { DrawnLine } from '@/contracts/desk-query/desk-answers';
 import { useDesk, useDeskStore } from '../desk-store';
@@ -10,6 +10,7 @@ import type { Drawn } from '../use-answer';
 import type { Point } from '../view';
 import { clampToUnit, readingKeys } from './reading-keys';
 import { Drawing, EdgeLines, Ring, Spot } from './shapes';
+import { useSize } from '@/ui/use-size';
 import { useStageGestures } from './use-stage-gestures';
 import { placeAt, viewportOf } from './viewport';
 import { WipeHandle } from './wipe-handle';
@@ -154,22 +155,4 @@ export function Stage(props: Props) {
       )}
     </div>
   );
-}
-
-/** The size of an element, kept up to date. */
-export function useSize(element: React.RefObject<HTMLElement | null>): {
-  width: number;
-  height: number;
-} {
-  const [size, setSize] = useState({ width: 0, height: 0 });
-  useEffect(() => {
-    if (!element.current) return;
-    const observer = new ResizeObserver(([entry]) => {
-      const { width, height } = entry.contentRect;
-      setSize({ width: Math.round(width), height: Math.round(height) });
-    });
-    observer.observe(element.current);
-    return () => observer.disconnect();
-  }, [element]);
-  return size;
 }

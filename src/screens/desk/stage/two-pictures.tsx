@@ -8,7 +8,7 @@ import { usePicture } from '../picture-room';
 import type { Point } from '../view';
 import { readingKeys } from './reading-keys';
 import { Ring } from './shapes';
-import { useSize } from './stage';
+import { useSize } from '@/ui/use-size';
 import { twoFrames } from './two-frames';
 
 type Drawn = HTMLCanvasElement | null;

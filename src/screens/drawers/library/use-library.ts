@@ -49,6 +49,6 @@ function savedOf(library: Library): Saved<LibraryContent> {
   return { revision: library.revision, value: contentOf(library) };
 }
 
-function contentOf({ name, note, tags, swatches }: Library): LibraryContent {
-  return { name, note, tags, swatches };
+function contentOf({ name, note, tags, swatches, sets, target }: Library): LibraryContent {
+  return { name, note, tags, swatches, sets, target };
 }

@@ -6,7 +6,7 @@ import { removeLook, saveLook, takeLook } from '@/study/hidden-edits';
 import { Button } from '@/ui/button';
 import { showError } from '@/ui/notices';
 import { useDeskStore, useDocument } from '../../desk-store';
-import { newId } from '../../use-palette';
+import { newId } from '@/study/edits';
 import { Section } from '../../panel/panel-parts';
 import { pushWords } from '../../push-words';
 

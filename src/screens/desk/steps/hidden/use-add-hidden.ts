@@ -5,7 +5,8 @@ import { addSwatches } from '@/study/palette-edits';
 import { HOME_RADIUS, type NewSwatch } from '@/study/edits';
 import { useDeskStore } from '../../desk-store';
 import { usePicture } from '../../picture-room';
-import { newId, usePalette } from '../../use-palette';
+import { newId } from '@/study/edits';
+import { usePalette } from '../../use-palette';
 import { pushWords } from '../../push-words';
 
 /** What of a hidden colour goes into the tray: what the camera saw, what to put down, or both. */

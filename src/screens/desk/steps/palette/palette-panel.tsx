@@ -2,13 +2,13 @@
 
 import { Choice } from '@/ui/choice';
 import { EMPTY_HAND, useDesk, useDeskStore, useDocument, useStepView } from '../../desk-store';
-import { BuildTab } from './build-tab';
-import { DuplicatesTab } from './duplicates-tab';
-import { OneSwatch } from './one-swatch';
+import { BuildTab } from '@/palette/build-tab';
+import { DuplicatesTab } from '@/palette/duplicates-tab';
+import { OneSwatch } from '@/palette/one-swatch';
 import { PALETTE_TABS, paletteView, type PaletteTab } from './palette-view';
 import { PickTab } from './pick-tab';
-import { ProportionsTab } from './proportions-tab';
-import { SeveralSwatches } from './several-swatches';
+import { ProportionsTab } from '@/palette/proportions-tab';
+import { SeveralSwatches } from '@/palette/several-swatches';
 import { TestTab } from './test-tab';
 
 /** As they stand in the row, and as they are said. */
@@ -24,8 +24,21 @@ const TABS: Record<PaletteTab, () => React.ReactNode> = {
   duplicates: DuplicatesTab,
   proportions: ProportionsTab,
   test: TestTab,
-  build: BuildTab,
+  build: BuildOnDesk,
 };
+
+/** What is built is kept in the address, and what a few can make is drawn over the picture. */
+function BuildOnDesk() {
+  const [{ build, limited }, look] = useStepView(paletteView);
+  return (
+    <BuildTab
+      build={build}
+      onBuild={(next) => look({ build: next })}
+      limited={limited}
+      onLimited={(next) => look({ limited: next })}
+    />
+  );
+}
 
 /** What is done to the palette; whatever is selected in the tray is looked at closely. */
 export function PalettePanel() {

@@ -1,12 +1,10 @@
 import { addressCodec, oneOf, transient } from '@/ui/address';
+import { BUILDS, type Build } from '@/palette/build-tab';
 import type { StepView } from '../../view';
 
 /** What is done to the palette. */
 export const PALETTE_TABS = ['pick', 'duplicates', 'proportions', 'test', 'build'] as const;
 export type PaletteTab = (typeof PALETTE_TABS)[number];
-/** What it is built from. */
-export const BUILDS = ['ladder', 'harmony', 'derived', 'limited'] as const;
-export type Build = (typeof BUILDS)[number];
 /** What of the palette's fit lies over the picture. */
 export const TEST_LENSES = ['mapped', 'failing', 'picture'] as const;
 

@@ -15,12 +15,13 @@ import { valueWords } from '@/ui/words';
 import { useDesk, useDeskStore, useDocument } from '../../desk-store';
 import { goFor, useSteps } from '../../step';
 import { useAnswer } from '../../use-answer';
-import { newId, usePalette } from '../../use-palette';
+import { newId } from '@/study/edits';
+import { usePalette } from '../../use-palette';
 import { Finding, Section } from '../../panel/panel-parts';
 import { pushWords } from '../../push-words';
 import { CountCurve } from './count-curve';
-import { paletteSentence, widestGap } from './palette-sentence';
-import { SwatchList } from './swatch-list';
+import { paletteSentence, widestGap } from '@/palette/palette-sentence';
+import { SwatchList } from '@/palette/swatch-list';
 
 const LEAN_TITLES: Record<Lean, string> = {
   balanced: 'balanced',

@@ -12,7 +12,7 @@ import { useAnswer } from '../../use-answer';
 import { usePalette } from '../../use-palette';
 import { Finding, Section } from '../../panel/panel-parts';
 import { Pointing } from '../../panel/pointing';
-import { testSentence } from './palette-sentence';
+import { testSentence } from '@/palette/palette-sentence';
 import { paletteView } from './palette-view';
 
 /** The picture in nothing but the palette, where that fails, and what is missing. */

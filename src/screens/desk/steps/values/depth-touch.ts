@@ -9,7 +9,7 @@ import { roundPlace } from '../../drawn-points';
 import { usePicture } from '../../picture-room';
 import type { Mark } from '../../step';
 import { useAnswer } from '../../use-answer';
-import { newId } from '../../use-palette';
+import { newId } from '@/study/edits';
 import type { Point } from '../../view';
 
 const NO_MARKS: readonly Mark[] = [];

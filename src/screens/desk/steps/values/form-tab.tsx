@@ -7,7 +7,8 @@ import { useSettings } from '@/ui/settings';
 import { capital, list } from '@/ui/words';
 import { useDocument } from '../../desk-store';
 import type { Focus } from '../../extension-points';
-import { Finding, Section, unbroken } from '../../panel/panel-parts';
+import { Finding, Section } from '../../panel/panel-parts';
+import { unbroken } from '@/ui/panel-parts';
 import { Pointing } from '../../panel/pointing';
 import { useAnswer } from '../../use-answer';
 import {

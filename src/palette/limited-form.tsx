@@ -6,24 +6,25 @@ import { wheelOf } from '@/core/colour/wheel';
 import { MIN_LIMITED, FIELD_ROWS, MAX_LIMITED, type Reach } from '@/core/palette/reach';
 import { useSettings } from '@/ui/settings';
 import { initials } from '@/ui/tide';
-import { capital, percent, valueWords } from '@/ui/words';
-import { useDocument, useStepView } from '../../desk-store';
-import { useAnswer } from '../../use-answer';
-import { paletteView } from './palette-view';
-import { Finding, Section } from '../../panel/panel-parts';
+import { percent, valueWords } from '@/ui/words';
+import { Finding, Section } from '@/ui/panel-parts';
+import { usePaletteHost, useSwatches, type ReachAnswer } from './host';
 
 /** What three to eight colours of the tray can make, and what of the picture that reaches. */
-export function LimitedForm() {
-  const swatches = useDocument((document) => document.palette.swatches);
+export function LimitedForm({
+  chosen,
+  onChoose,
+}: {
+  chosen: readonly string[];
+  onChoose: (ids: readonly string[]) => void;
+}) {
+  const swatches = useSwatches();
   const { settings } = useSettings();
-  const [{ limited: chosen }, look] = useStepView(paletteView);
-  const setChosen = (limited: readonly string[]) => look({ limited });
+  const { useReach } = usePaletteHost();
   const members = swatches.filter(({ id }) => chosen.includes(id));
   const colours = members.map(({ colour }) => colour);
   const isEnough = colours.length >= MIN_LIMITED && colours.length <= MAX_LIMITED;
-  const { value: reach, stale } = useAnswer<'reach'>(
-    isEnough ? { kind: 'reach', colours, wheel: settings.wheel } : null,
-  );
+  const { value: reach, stale } = useReach(isEnough ? colours : null, settings.wheel);
   return (
     <>
       <Finding stale={stale}>{limitedSentence(members.length, reach)}</Finding>
@@ -40,7 +41,7 @@ export function LimitedForm() {
                 title={name}
                 disabled={!isChosen && chosen.length >= MAX_LIMITED}
                 onClick={() =>
-                  setChosen(isChosen ? chosen.filter((one) => one !== id) : [...chosen, id])
+                  onChoose(isChosen ? chosen.filter((one) => one !== id) : [...chosen, id])
                 }
                 className="flex h-12 flex-col disabled:opacity-45"
               >
@@ -62,7 +63,7 @@ export function LimitedForm() {
   );
 }
 
-function limitedSentence(chosen: number, reach: Reach | null): string {
+function limitedSentence(chosen: number, reach: ReachAnswer['value']): string {
   if (chosen < MIN_LIMITED)
     return `Choose ${MIN_LIMITED} colours or more: what can they make between them?`;
   if (!reach) return 'Mixing …';
@@ -70,13 +71,18 @@ function limitedSentence(chosen: number, reach: Reach | null): string {
     reach.beyond && reach.beyond.share >= 0.01
       ? ` Out of reach is ${percent(reach.beyond.share)}, on average ${shortName(reach.beyond.colour)}.`
       : '';
-  return `${capital(String(reach.mixes))} mixes of two and three reach ${percent(reach.reached)} of the picture.${beyond} An estimate: paints mix by more than three bands of light.`;
+  const mixes = `${reach.mixes} mixes of two and three`;
+  const reached =
+    reach.reached === null
+      ? `They give ${mixes}.`
+      : `${mixes} reach ${percent(reach.reached)} of the picture.${beyond}`;
+  return `${reached} An estimate: paints mix by more than three bands of light.`;
 }
 
 /** The chroma of a mix that fills its place. */
 const STRONGEST = 0.2;
 
-function Field({ reach: { field } }: { reach: Reach }) {
+function Field({ reach: { field } }: { reach: Pick<Reach, 'field'> }) {
   const { settings } = useSettings();
   const { families } = wheelOf(settings.wheel);
   const step = 10 / FIELD_ROWS;

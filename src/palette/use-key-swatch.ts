@@ -1,12 +1,13 @@
 'use client';
 
-import type { PaletteSet, TraySwatch } from '@/contracts/study';
-import { useDesk, useDocument } from '../../desk-store';
+import type { PaletteSet } from '@/contracts/palette';
+import type { TraySwatch } from '@/contracts/study';
+import { usePaletteState, useSwatches } from './host';
 
 /** What a colour is built from: the swatch that is selected, or the one with most of the picture. */
 export function useKeySwatch(): TraySwatch | null {
-  const swatches = useDocument((document) => document.palette.swatches);
-  const selected = useDesk((state) => state.selected);
+  const swatches = useSwatches();
+  const selected = usePaletteState((state) => state.selected);
   const most = swatches.reduce<TraySwatch | null>(
     (best, swatch) => (!best || (swatch.share ?? 0) > (best.share ?? 0) ? swatch : best),
     null,
@@ -18,8 +19,8 @@ export function useKeySwatch(): TraySwatch | null {
 export function useSet<K extends PaletteSet['kind']>(
   kind: K,
 ): Extract<PaletteSet, { kind: K }> | null {
-  const { sets, swatches } = useDocument((document) => document.palette);
-  const selected = useDesk((state) => state.selected);
+  const { sets, swatches } = usePaletteState(({ document }) => document.palette);
+  const selected = usePaletteState((state) => state.selected);
   const follows = swatches.find(({ id }) => id === selected)?.follows;
   const ofKind = sets.filter((set): set is Extract<PaletteSet, { kind: K }> => set.kind === kind);
   const own = follows?.kind === 'set' ? ofKind.find(({ id }) => id === follows.id) : undefined;

@@ -6,15 +6,14 @@ import { editSwatches, mergeSwatches } from '@/study/palette-edits';
 import { Button } from '@/ui/button';
 import { Select } from '@/ui/select';
 import { capital, count } from '@/ui/words';
-import { useDeskStore, useDocument } from '../../desk-store';
-import { newId, usePalette } from '../../use-palette';
-import { Section } from '../../panel/panel-parts';
+import { Section } from '@/ui/panel-parts';
+import { usePaletteHost, useSwatches } from './host';
+import { newId } from '@/study/edits';
 
 /** What can be done with several swatches at once. */
 export function SeveralSwatches({ ids }: { ids: readonly string[] }) {
-  const palette = usePalette();
-  const swatches = useDocument((document) => document.palette.swatches);
-  const { set } = useDeskStore().getState();
+  const host = usePaletteHost();
+  const swatches = useSwatches();
   const all = new Set(ids);
   const members = swatches.filter(({ id }) => all.has(id));
   const locked = members.every((swatch) => swatch.locked);
@@ -38,8 +37,8 @@ export function SeveralSwatches({ ids }: { ids: readonly string[] }) {
           weight="strong"
           className="grow"
           onClick={() => {
-            palette.change((document) => mergeSwatches(document, all, newId));
-            set({ selected: null, chosen: [] });
+            host.change((document) => mergeSwatches(document, all, newId));
+            host.select({ selected: null, chosen: [] });
           }}
         >
           Merge
@@ -47,12 +46,12 @@ export function SeveralSwatches({ ids }: { ids: readonly string[] }) {
         <Button
           className="grow"
           onClick={() =>
-            palette.change((document) => editSwatches(document, all, { locked: !locked }))
+            host.change((document) => editSwatches(document, all, { locked: !locked }))
           }
         >
           {locked ? 'Unlock' : 'Lock'}
         </Button>
-        <Button className="grow" onClick={() => palette.remove(ids)}>
+        <Button className="grow" onClick={() => host.remove(ids)}>
           Delete
         </Button>
         <Select
@@ -63,12 +62,12 @@ export function SeveralSwatches({ ids }: { ids: readonly string[] }) {
             ...ROLES.map((one) => ({ value: one, title: one })),
           ]}
           onChange={(next) =>
-            palette.change((document) =>
+            host.change((document) =>
               editSwatches(document, all, { role: next === '' ? null : (next as Role) }),
             )
           }
         />
-        <Button weight="quiet" onClick={() => set({ selected: null, chosen: [] })}>
+        <Button weight="quiet" onClick={() => host.select({ selected: null, chosen: [] })}>
           Done
         </Button>
       </div>

@@ -1,12 +1,14 @@
 'use client';
 
 import { Choice } from '@/ui/choice';
-import { useStepView } from '../../desk-store';
 import { DerivedForm } from './derived-form';
 import { HarmonyForm } from './harmony-form';
 import { LadderForm } from './ladder-form';
 import { LimitedForm } from './limited-form';
-import { BUILDS, paletteView, type Build } from './palette-view';
+
+/** What is built. */
+export const BUILDS = ['ladder', 'harmony', 'derived', 'limited'] as const;
+export type Build = (typeof BUILDS)[number];
 
 const TITLES: Record<Build, string> = {
   ladder: 'ladder',
@@ -15,17 +17,16 @@ const TITLES: Record<Build, string> = {
   limited: 'limited palette',
 };
 
-const FORMS: Record<Build, () => React.ReactNode> = {
-  ladder: LadderForm,
-  harmony: HarmonyForm,
-  derived: DerivedForm,
-  limited: LimitedForm,
-};
+interface Props {
+  build: Build;
+  onBuild: (build: Build) => void;
+  /** The swatches of a limited palette. */
+  limited: readonly string[];
+  onLimited: (ids: readonly string[]) => void;
+}
 
 /** Colours made from a colour: its tones, a harmony, what follows from it, and what a few can make. */
-export function BuildTab() {
-  const [{ build }, look] = useStepView(paletteView);
-  const Form = FORMS[build];
+export function BuildTab({ build, onBuild, limited, onLimited }: Props) {
   return (
     <>
       <div className="mb-3">
@@ -35,10 +36,13 @@ export function BuildTab() {
           fill
           value={build}
           options={BUILDS.map((value) => ({ value, title: TITLES[value] }))}
-          onChange={(next) => look({ build: next })}
+          onChange={onBuild}
         />
       </div>
-      <Form />
+      {build === 'ladder' && <LadderForm />}
+      {build === 'harmony' && <HarmonyForm />}
+      {build === 'derived' && <DerivedForm />}
+      {build === 'limited' && <LimitedForm chosen={limited} onChoose={onLimited} />}
     </>
   );
 }

@@ -16,9 +16,9 @@ import { ColourDetails } from '@/ui/colour-details';
 import { NoteField, TextField } from '@/ui/field';
 import { Select } from '@/ui/select';
 import { capital, percent } from '@/ui/words';
-import { useDeskStore, useDocument } from '../../desk-store';
-import { newId, usePalette } from '../../use-palette';
-import { Fold, Section } from '../../panel/panel-parts';
+import { Fold, Section } from '@/ui/panel-parts';
+import { usePaletteHost, useSwatches } from './host';
+import { newId } from '@/study/edits';
 
 const ORIGINS: Record<TraySwatch['origin'], string> = {
   extracted: 'extracted',
@@ -26,19 +26,16 @@ const ORIGINS: Record<TraySwatch['origin'], string> = {
   'brought in': 'imported',
   built: 'built',
   merged: 'merged',
+  end: 'end of the palette',
 };
 
 /** Everything about one swatch of the tray. */
 export function OneSwatch({ swatch }: { swatch: TraySwatch }) {
-  const palette = usePalette();
-  const { set } = useDeskStore().getState();
-  const swatches = useDocument((document) => document.palette.swatches);
+  const host = usePaletteHost();
+  const swatches = useSwatches();
   const [name, setName] = useState<string | null>(null);
   const edit = (part: Parameters<typeof editSwatch>[2], key?: string) =>
-    palette.change(
-      (document) => editSwatch(document, swatch.id, part),
-      key && `${key} ${swatch.id}`,
-    );
+    host.change((document) => editSwatch(document, swatch.id, part), key && `${key} ${swatch.id}`);
   const others = swatches.filter(({ id }) => id !== swatch.id).map((other) => other.name);
   const [suggested] = paletteNames([swatch.colour], others);
   const facts = [
@@ -107,10 +104,10 @@ export function OneSwatch({ swatch }: { swatch: TraySwatch }) {
             {swatch.locked ? <Lock size={18} aria-hidden /> : <LockOpen size={18} aria-hidden />}
             {swatch.locked ? 'Locked' : 'Lock'}
           </Button>
-          <Button className="grow" onClick={() => palette.remove([swatch.id])}>
+          <Button className="grow" onClick={() => host.remove([swatch.id])}>
             <Trash2 size={18} aria-hidden /> Delete
           </Button>
-          <Button weight="quiet" onClick={() => set({ selected: null, chosen: [] })}>
+          <Button weight="quiet" onClick={() => host.select({ selected: null, chosen: [] })}>
             Done
           </Button>
         </div>
@@ -122,7 +119,7 @@ export function OneSwatch({ swatch }: { swatch: TraySwatch }) {
             }))}
             words="Merged from"
             action="Take apart"
-            onAct={() => palette.change((document) => takeApart(document, swatch.id))}
+            onAct={() => host.change((document) => takeApart(document, swatch.id))}
           />
         )}
         {swatch.components.length > 1 && (
@@ -134,15 +131,15 @@ export function OneSwatch({ swatch }: { swatch: TraySwatch }) {
             words="The area is made of"
             action="Put these in its place"
             onAct={() => {
-              palette.change((document) => replaceByComponents(document, swatch.id, newId));
-              set({ selected: null });
+              host.change((document) => replaceByComponents(document, swatch.id, newId));
+              host.select({ selected: null });
             }}
           />
         )}
         {swatch.follows && (
           <div className="flex items-center justify-between gap-2 text-[15px]">
             <span>{capital(followsWords(swatch, swatches))}</span>
-            <Button onClick={() => palette.change((document) => unlink(document, swatch.id))}>
+            <Button onClick={() => host.change((document) => unlink(document, swatch.id))}>
               Unlink
             </Button>
           </div>
@@ -154,18 +151,12 @@ export function OneSwatch({ swatch }: { swatch: TraySwatch }) {
           colour={swatch.colour}
           change={swatch.change}
           onMove={(moves) =>
-            palette.change(
-              (document) => moveColour(document, swatch.id, moves),
-              `move ${swatch.id}`,
-            )
+            host.change((document) => moveColour(document, swatch.id, moves), `move ${swatch.id}`)
           }
           onType={(colour) =>
-            palette.change(
-              (document) => typeColour(document, swatch.id, colour),
-              `type ${swatch.id}`,
-            )
+            host.change((document) => typeColour(document, swatch.id, colour), `type ${swatch.id}`)
           }
-          onBack={() => palette.change((document) => undoColourChange(document, swatch.id))}
+          onBack={() => host.change((document) => undoColourChange(document, swatch.id))}
         />
       </Fold>
       <Fold title="Figures" aside={hexFromOklab(swatch.colour)}>

@@ -6,16 +6,15 @@ import { withRoles } from '@/study/palette-edits';
 import { Button } from '@/ui/button';
 import { Slider } from '@/ui/slider';
 import { capital, percent } from '@/ui/words';
-import { useDocument } from '../../desk-store';
-import { usePalette } from '../../use-palette';
-import { Finding, Section } from '../../panel/panel-parts';
-import { Pointing } from '../../panel/pointing';
+import { Finding, Section } from '@/ui/panel-parts';
 import { proportionSentence } from './palette-sentence';
+import { usePaletteHost, usePaletteState } from './host';
+import { SwatchPointing } from './swatch-pointing';
 
 /** Shares against a target, and how heavy each swatch is. */
 export function ProportionsTab() {
-  const palette = usePalette();
-  const { swatches, target } = useDocument((document) => document.palette);
+  const host = usePaletteHost();
+  const { swatches, target } = usePaletteState(({ document }) => document.palette);
   const weighed = swatches.map(({ colour, share, role }) => ({ colour, share: share ?? 0, role }));
   const proportion = readProportion(weighed, target);
   const hasRoles = proportion.parts.some(({ share }) => share > 0);
@@ -48,7 +47,7 @@ export function ProportionsTab() {
               step={0.01}
               value={wanted}
               onChange={(next) =>
-                palette.change(
+                host.change(
                   (document) => ({
                     ...document,
                     palette: {
@@ -64,16 +63,16 @@ export function ProportionsTab() {
         ))}
         <Button
           className="mt-2 w-full"
-          onClick={() => palette.change((document) => withRoles(document, suggestedRoles(weighed)))}
+          onClick={() => host.change((document) => withRoles(document, suggestedRoles(weighed)))}
         >
           {hasRoles ? 'Give the roles anew' : 'Give roles by size and strength'}
         </Button>
       </Section>
       <Section title="Weight" aside="share, weight">
         {swatches.map((swatch, i) => (
-          <Pointing
+          <SwatchPointing
             key={swatch.id}
-            focus={{ kind: 'swatch', id: swatch.id }}
+            id={swatch.id}
             className="flex items-center gap-2 border-b text-[15px]"
           >
             <span
@@ -87,7 +86,7 @@ export function ProportionsTab() {
             <span className="w-22 shrink-0 text-right">
               {percent(swatch.share ?? 0)}, {percent(proportion.weights[i])}
             </span>
-          </Pointing>
+          </SwatchPointing>
         ))}
       </Section>
     </>

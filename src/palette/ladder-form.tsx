@@ -2,33 +2,35 @@
 
 import { hexFromOklab } from '@/core/colour/hex';
 import { MIN_STEPS, ladder, MAX_STEPS, DEFAULT_LADDER } from '@/core/palette/ladder';
-import type { PaletteSet } from '@/contracts/study';
+import type { PaletteSet } from '@/contracts/palette';
 import { addSet, changeSet, unlinkSet } from '@/study/set-edits';
 import { Button } from '@/ui/button';
 import { useSettings } from '@/ui/settings';
 import { Slider } from '@/ui/slider';
 import { several, valueWords } from '@/ui/words';
-import { newId, usePalette } from '../../use-palette';
-import { Finding, Section } from '../../panel/panel-parts';
+import { Finding, Section } from '@/ui/panel-parts';
 import { useKeySwatch, useSet } from './use-key-swatch';
+import { usePaletteHost } from './host';
+import { Steps } from './steps';
+import { newId } from '@/study/edits';
 
 type Ladder = Extract<PaletteSet, { kind: 'ladder' }>;
 
 /** Tones of one colour at even values, which move as one. */
 export function LadderForm() {
-  const palette = usePalette();
+  const host = usePaletteHost();
   const key = useKeySwatch();
   const set = useSet('ladder');
   const { settings } = useSettings();
   if (!key) return <Finding>Pick a colour first: a ladder is built from one.</Finding>;
   const adjust = (part: Partial<Ladder['settings']>) =>
     set &&
-    palette.change(
+    host.change(
       (document) => changeSet(document, { ...set, settings: { ...set.settings, ...part } }, newId),
       `set ${set.id} ${Object.keys(part).join()}`,
     );
   const add = () =>
-    palette.change((document) =>
+    host.change((document) =>
       addSet(
         document,
         { id: newId(), kind: 'ladder', colour: key.colour, settings: DEFAULT_LADDER },
@@ -41,7 +43,7 @@ export function LadderForm() {
       <Finding>
         {set
           ? `A ladder of ${several(steps, 'tone')} from value ${valueWords(from, settings.scale)} to ${valueWords(to, settings.scale)}; rotate its hue and all of them move.`
-          : `A ladder takes “${key.name}” from dark to light at even values.`}
+          : `A ladder takes “${key.name}” from dark to light, itself among its tones.`}
       </Finding>
       <Steps
         colours={ladder(set?.colour ?? key.colour, set?.settings ?? DEFAULT_LADDER).map(
@@ -117,7 +119,7 @@ export function LadderForm() {
           {set ? `Another, from “${short(key.name)}”` : 'Build the ladder'}
         </Button>
         {set && (
-          <Button onClick={() => palette.change((document) => unlinkSet(document, set.id))}>
+          <Button onClick={() => host.change((document) => unlinkSet(document, set.id))}>
             Unlink
           </Button>
         )}
@@ -129,14 +131,4 @@ export function LadderForm() {
 const LONG = 22;
 function short(name: string): string {
   return name.length > LONG ? `${name.slice(0, LONG - 1)}…` : name;
-}
-
-export function Steps({ colours }: { colours: readonly string[] }) {
-  return (
-    <div className="mb-3 flex h-10" role="img" aria-label={`Colours: ${colours.join(', ')}`}>
-      {colours.map((hex, i) => (
-        <span key={i} className="grow" style={{ background: hex }} />
-      ))}
-    </div>
-  );
 }

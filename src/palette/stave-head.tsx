@@ -5,23 +5,21 @@ import { ordered, ORDERS } from '@/study/palette-edits';
 import { Button } from '@/ui/button';
 import { Menu } from '@/ui/menu';
 import { several } from '@/ui/words';
-import { useDesk, useDeskStore, useDocument } from '../desk-store';
-import { usePalette } from '../use-palette';
+import { usePaletteHost, usePaletteState, useSwatches } from './host';
 
 /** How many colours there are, in what order they stand, and whether a tap adds to what is chosen. */
-export function TrayHead() {
-  const palette = usePalette();
-  const { swatches } = useDocument((document) => document.palette);
-  const choosing = useDesk((state) => state.choosing);
-  const store = useDeskStore();
+export function StaveHead() {
+  const host = usePaletteHost();
+  const swatches = useSwatches();
+  const choosing = usePaletteState((state) => state.choosing);
+  const locked = swatches.filter((swatch) => swatch.locked).length;
   return (
     <div className="flex w-37 shrink-0 flex-col justify-between border-r px-4.5 py-3 max-[1000px]:w-30 max-[1000px]:px-3">
       <div>
         <h2 className="font-serif text-lg italic">Palette</h2>
         <p className="text-sm leading-snug text-soft">
           {swatches.length === 0 ? 'empty' : several(swatches.length, 'colour')}
-          {swatches.some((swatch) => swatch.locked) &&
-            `, ${swatches.filter((swatch) => swatch.locked).length} locked`}
+          {locked > 0 && `, ${locked} locked`}
         </p>
       </div>
       {swatches.length > 1 && (
@@ -35,14 +33,14 @@ export function TrayHead() {
             }
             items={ORDERS.map((order) => ({
               title: `By ${order}`,
-              onSelect: () => palette.change((document) => ordered(document, order)),
+              onSelect: () => host.change((document) => ordered(document, order)),
             }))}
           />
           <Button
             weight="quiet"
             className="px-2 text-sm aria-pressed:bg-ink aria-pressed:text-sheet"
             aria-pressed={choosing}
-            onClick={() => store.getState().set({ choosing: !choosing })}
+            onClick={() => host.select({ choosing: !choosing })}
           >
             <ListChecks size={16} aria-hidden /> Several
           </Button>

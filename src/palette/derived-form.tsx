@@ -10,13 +10,14 @@ import { Button } from '@/ui/button';
 import { useSettings } from '@/ui/settings';
 import { Slider } from '@/ui/slider';
 import { capital } from '@/ui/words';
-import { newId, usePalette } from '../../use-palette';
-import { Finding } from '../../panel/panel-parts';
+import { Finding } from '@/ui/panel-parts';
 import { useKeySwatch } from './use-key-swatch';
+import { usePaletteHost } from './host';
+import { newId } from '@/study/edits';
 
 /** What follows from a colour, rule by rule, each with its reason. */
 export function DerivedForm() {
-  const palette = usePalette();
+  const host = usePaletteHost();
   const key = useKeySwatch();
   const { settings } = useSettings();
   const [amount, setAmount] = useState(DEFAULT_DERIVED.amount);
@@ -62,7 +63,7 @@ export function DerivedForm() {
               weight="quiet"
               aria-label={`Add ${rule}`}
               onClick={() =>
-                palette.change((document) =>
+                host.change((document) =>
                   addDerived(
                     document,
                     { from: key.id, rule, amount, warmth, wheel: settings.wheel },

@@ -6,14 +6,13 @@ import { valueOfOklab } from '@/core/colour/value';
 import type { TraySwatch } from '@/contracts/study';
 import { useSettings } from '@/ui/settings';
 import { percent, valueWords } from '@/ui/words';
-import { useDesk, useDeskStore } from '../../desk-store';
-import type { Focus } from '../../extension-points';
+import { usePaletteHost, usePaletteState } from './host';
 
 /** The stave's table: every swatch with its whole name and figures; a click takes it up. */
 export function SwatchList({ swatches }: { swatches: readonly TraySwatch[] }) {
   const { settings } = useSettings();
-  const hovered = useDesk((state) => state.hovered);
-  const { set } = useDeskStore().getState();
+  const { select } = usePaletteHost();
+  const hovered = usePaletteState((state) => state.hovered);
   return (
     <table className="w-full table-fixed text-[15px]">
       <thead className="text-sm text-soft">
@@ -25,21 +24,20 @@ export function SwatchList({ swatches }: { swatches: readonly TraySwatch[] }) {
       </thead>
       <tbody>
         {swatches.map((swatch, i) => {
-          const focus: Focus = { kind: 'swatch', id: swatch.id };
-          const pointed = hovered?.kind === 'swatch' && hovered.id === swatch.id;
+          const pointed = hovered === swatch.id;
           return (
             <tr
               key={swatch.id}
               className={`border-t ${pointed ? 'bg-faint' : ''}`}
-              onMouseEnter={() => set({ hovered: focus })}
-              onMouseLeave={() => set({ hovered: null })}
+              onMouseEnter={() => select({ hovered: swatch.id })}
+              onMouseLeave={() => select({ hovered: null })}
             >
               <td>
                 <button
                   type="button"
-                  onFocus={() => set({ hovered: focus })}
-                  onBlur={() => set({ hovered: null })}
-                  onClick={() => set({ selected: swatch.id })}
+                  onFocus={() => select({ hovered: swatch.id })}
+                  onBlur={() => select({ hovered: null })}
+                  onClick={() => select({ selected: swatch.id })}
                   className="flex h-10 w-full items-center gap-2 text-left"
                 >
                   <span

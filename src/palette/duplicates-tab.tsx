@@ -14,23 +14,23 @@ import { mergeSwatches } from '@/study/palette-edits';
 import { Button } from '@/ui/button';
 import { Slider } from '@/ui/slider';
 import { capital, list } from '@/ui/words';
-import { useDocument } from '../../desk-store';
-import { newId, usePalette } from '../../use-palette';
-import { Finding, Section } from '../../panel/panel-parts';
-import { Pointing } from '../../panel/pointing';
+import { Finding, Section } from '@/ui/panel-parts';
 import { duplicatesSentence } from './palette-sentence';
+import { usePaletteHost, useSwatches } from './host';
+import { SwatchPointing } from './swatch-pointing';
+import { newId } from '@/study/edits';
 
 /** Near-duplicates, and what they would become. */
 export function DuplicatesTab() {
-  const palette = usePalette();
-  const swatches = useDocument((document) => document.palette.swatches);
+  const host = usePaletteHost();
+  const swatches = useSwatches();
   const [threshold, setThreshold] = useState(DEFAULT_DUPLICATE_THRESHOLD);
   const groups = nearDuplicates(
     swatches.map(({ colour }) => colour),
     threshold,
   ).map((group) => group.map((i) => swatches[i]));
   const merge = (some: readonly TraySwatch[][]) =>
-    palette.change((document) =>
+    host.change((document) =>
       some.reduce(
         (was, group) => mergeSwatches(was, new Set(group.map(({ id }) => id)), newId),
         document,
@@ -67,9 +67,9 @@ export function DuplicatesTab() {
             <div className="flex items-stretch gap-2">
               <div className="grow">
                 {group.map((swatch) => (
-                  <Pointing
+                  <SwatchPointing
                     key={swatch.id}
-                    focus={{ kind: 'swatch', id: swatch.id }}
+                    id={swatch.id}
                     className="flex items-center gap-2 text-[15px]"
                   >
                     <span
@@ -77,7 +77,7 @@ export function DuplicatesTab() {
                       style={{ background: hexFromOklab(swatch.colour) }}
                     />
                     <span className="line-clamp-1">{swatch.name}</span>
-                  </Pointing>
+                  </SwatchPointing>
                 ))}
               </div>
               <div className="flex w-24 shrink-0 flex-col">
