@@ -6,9 +6,14 @@ import { editSwatches, mergeSwatches } from '@/study/palette-edits';
 import { Button } from '@/ui/button';
 import { Select } from '@/ui/select';
 import { capital, count } from '@/ui/words';
-import { Section } from '@/ui/panel-parts';
+import { Fold, Section } from '@/ui/panel-parts';
+import { MoveAll } from './move-all';
+import { SideBySide } from './side-by-side';
 import { usePaletteHost, useSwatches } from './host';
 import { newId } from '@/study/edits';
+
+/** More are too narrow to be told apart. */
+const MAX_SHOWN = 32;
 
 /** What can be done with several swatches at once. */
 export function SeveralSwatches({ ids }: { ids: readonly string[] }) {
@@ -23,7 +28,7 @@ export function SeveralSwatches({ ids }: { ids: readonly string[] }) {
   return (
     <Section title={`${capital(count(members.length))} swatches`} aside="together">
       <div className="mb-2 flex h-9">
-        {members.map(({ id, name, colour }) => (
+        {members.slice(0, MAX_SHOWN).map(({ id, name, colour }) => (
           <span
             key={id}
             className="grow"
@@ -32,6 +37,10 @@ export function SeveralSwatches({ ids }: { ids: readonly string[] }) {
           />
         ))}
       </div>
+      <MoveAll ids={ids} />
+      <Fold title="Side by side" aside="in colour and in grey" open={members.length <= 3}>
+        <SideBySide swatches={members.slice(0, MAX_SHOWN)} />
+      </Fold>
       <div className="flex flex-wrap gap-2">
         <Button
           weight="strong"
@@ -43,14 +52,16 @@ export function SeveralSwatches({ ids }: { ids: readonly string[] }) {
         >
           Merge
         </Button>
-        <Button
-          className="grow"
-          onClick={() =>
-            host.change((document) => editSwatches(document, all, { locked: !locked }))
-          }
-        >
-          {locked ? 'Unlock' : 'Lock'}
-        </Button>
+        {host.hasPicture && (
+          <Button
+            className="grow"
+            onClick={() =>
+              host.change((document) => editSwatches(document, all, { locked: !locked }))
+            }
+          >
+            {locked ? 'Unlock' : 'Lock'}
+          </Button>
+        )}
         <Button className="grow" onClick={() => host.remove(ids)}>
           Delete
         </Button>

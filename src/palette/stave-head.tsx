@@ -14,21 +14,24 @@ export function StaveHead() {
   const choosing = usePaletteState((state) => state.choosing);
   const locked = swatches.filter((swatch) => swatch.locked).length;
   return (
-    <div className="flex w-37 shrink-0 flex-col justify-between border-r px-4.5 py-3 max-[1000px]:w-30 max-[1000px]:px-3">
+    <div className="flex w-37 shrink-0 flex-col justify-between border-r px-4.5 py-3 max-[1000px]:w-30 max-[1000px]:px-3 max-sm:w-13 max-sm:px-1.5">
       <div>
-        <h2 className="font-serif text-lg italic">Palette</h2>
-        <p className="text-sm leading-snug text-soft">
+        <h2 className="font-serif text-lg italic max-sm:sr-only">Palette</h2>
+        <p className="text-sm leading-snug text-soft max-sm:sr-only">
           {swatches.length === 0 ? 'empty' : several(swatches.length, 'colour')}
           {locked > 0 && `, ${locked} locked`}
         </p>
+        <p aria-hidden className="text-center font-serif text-lg italic sm:hidden">
+          {swatches.length}
+        </p>
       </div>
       {swatches.length > 1 && (
-        <div className="-mx-2 flex flex-col items-start">
+        <div className="-mx-2 flex flex-col items-start max-sm:mx-0">
           <Menu
             side="top"
             trigger={
               <Button weight="quiet" className="px-2 text-sm">
-                <ArrowDownUp size={16} aria-hidden /> Order
+                <ArrowDownUp size={16} aria-hidden /> <span className="max-sm:sr-only">Order</span>
               </Button>
             }
             items={ORDERS.map((order) => ({
@@ -42,8 +45,19 @@ export function StaveHead() {
             aria-pressed={choosing}
             onClick={() => host.select({ choosing: !choosing })}
           >
-            <ListChecks size={16} aria-hidden /> Several
+            <ListChecks size={16} aria-hidden /> <span className="max-sm:sr-only">Several</span>
           </Button>
+          {choosing && (
+            <Button
+              weight="quiet"
+              className="px-2 text-sm"
+              onClick={() =>
+                host.select({ selected: swatches[0].id, chosen: swatches.map(({ id }) => id) })
+              }
+            >
+              All<span className="max-sm:sr-only"> of them</span>
+            </Button>
+          )}
         </div>
       )}
     </div>

@@ -2,6 +2,7 @@ import { paletteNames } from '@/core/colour/name';
 import { toGamut } from '@/core/colour/gamut';
 import type { Oklab } from '@/core/colour/oklab';
 import { movedColour, NO_MOVES, type ColourMoves } from '@/core/palette/colour-change';
+import { valueOfOklab } from '@/core/colour/value';
 import type { SwatchChange } from '@/contracts/palette';
 import type { TraySwatch } from '@/contracts/study';
 import { withSwatches, type HasPalette } from './has-palette';
@@ -44,6 +45,74 @@ export function withColoursOfChanges<D extends HasPalette>(document: D): D {
   return agreeing.every((swatch, i) => swatch === swatches[i])
     ? document
     : followed(withSwatches(document, agreeing));
+}
+
+/** Moves some swatches alike, each from where it stands; what follows one of them by a rule follows it. */
+export function moveColours<D extends HasPalette>(
+  document: D,
+  ids: ReadonlySet<string>,
+  by: Partial<ColourMoves>,
+): D {
+  return changedAll(document, ids, ({ colour, change }) => ({
+    was: change?.was ?? colour,
+    from: change?.from ?? colour,
+    moves: addedMoves(change?.moves ?? NO_MOVES, by),
+  }));
+}
+
+/** Brings some swatches together in value, or apart: `factor` is of each one's distance from their mean. */
+export function spreadInValue<D extends HasPalette>(
+  document: D,
+  ids: ReadonlySet<string>,
+  factor: number,
+): D {
+  const values = document.palette.swatches
+    .filter(({ id }) => ids.has(id))
+    .map(({ colour }) => valueOfOklab(colour));
+  const mean = values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);
+  return changedAll(document, ids, ({ colour, change }) => ({
+    was: change?.was ?? colour,
+    from: change?.from ?? colour,
+    moves: addedMoves(change?.moves ?? NO_MOVES, {
+      value: (valueOfOklab(colour) - mean) * (factor - 1),
+    }),
+  }));
+}
+
+/** How far moves may add up; a turn goes on round the wheel. */
+const MAX_MOVES = { value: 10, warmth: 3, chroma: 0.5 };
+
+function addedMoves(were: ColourMoves, by: Partial<ColourMoves>): ColourMoves {
+  const added = (key: keyof typeof MAX_MOVES) =>
+    Math.min(MAX_MOVES[key], Math.max(-MAX_MOVES[key], were[key] + (by[key] ?? 0)));
+  const turn = were.turn + (by.turn ?? 0);
+  return {
+    value: added('value'),
+    warmth: added('warmth'),
+    chroma: added('chroma'),
+    turn: turn > 6 ? turn - 12 : turn < -6 ? turn + 12 : turn,
+  };
+}
+
+/** A palette with more than this is not named anew when all of it is moved. */
+const MAX_NAMED = 200;
+
+function changedAll<D extends HasPalette>(
+  document: D,
+  ids: ReadonlySet<string>,
+  changeOf: (swatch: TraySwatch) => SwatchChange,
+): D {
+  const { swatches } = document.palette;
+  const isLed = ({ follows }: TraySwatch) => follows?.kind === 'rule' && ids.has(follows.from);
+  const now = [...swatches];
+  for (const [at, swatch] of swatches.entries()) {
+    if (!ids.has(swatch.id) || isLed(swatch)) continue;
+    const change = changeOf(swatch);
+    const colour = movedColour(change.from, change.moves);
+    const name = swatches.length > MAX_NAMED ? swatch.name : nameAfter(swatch, colour, now);
+    now[at] = { ...swatch, colour, change, name, follows: null };
+  }
+  return followed(withSwatches(document, now));
 }
 
 function changed<D extends HasPalette>(

@@ -16,9 +16,14 @@ export const HOME_RADIUS = 0.015;
 export type NewId = () => string;
 export const newId: NewId = () => crypto.randomUUID();
 
-/** Picked, locked and changed swatches stay when colours are extracted again. */
+/** Picked, locked, changed and varied swatches stay when colours are extracted again. */
 export function staysOnExtraction(swatch: TraySwatch): boolean {
-  return swatch.locked || swatch.origin !== 'extracted' || swatch.change !== null;
+  return (
+    swatch.locked ||
+    swatch.origin !== 'extracted' ||
+    swatch.change !== null ||
+    swatch.parts.length > 0
+  );
 }
 
 /** What a swatch that is merely a colour has nothing to say of. */

@@ -1,9 +1,12 @@
+import { paletteNames } from '@/core/colour/name';
+import type { Oklab } from '@/core/colour/oklab';
 import { DEFAULT_TARGET } from '@/core/palette/proportion';
 import { MAX_LIBRARY_SWATCHES } from '@/core/formats/library-file';
 import type { LibraryContent, Swatch } from '@/contracts/library';
 import type { StudyDocument, TraySwatch } from '@/contracts/study';
-import { DEFAULT_SWATCH_FIELDS } from './edits';
-import type { HasPalette } from './has-palette';
+import { DEFAULT_SWATCH_FIELDS, type NewId } from './edits';
+import { checkRoom, type HasPalette } from './has-palette';
+import { sameColour } from './set-edits';
 
 /** What a swatch has nothing to say of that is merely a colour in a library. */
 export const PLAIN_SWATCH = {
@@ -108,6 +111,76 @@ function fromTray(swatch: LibraryTraySwatch): Swatch {
     follows,
     change,
     parts,
+  };
+}
+
+/** Adds swatches at their places by value, each under a new id. Throws a RangeError where there is no room. */
+export function addToLibrary(
+  content: LibraryContent,
+  swatches: readonly Omit<Swatch, 'id'>[],
+  newId: NewId,
+): LibraryContent {
+  checkRoom(paletteOfLibrary(content), swatches.length);
+  const lightness = ({ colour }: Pick<Swatch, 'colour'>) => colour.L;
+  return {
+    ...content,
+    swatches: swatches.reduce<Swatch[]>((all, swatch) => {
+      const lighter = all.findIndex((one) => lightness(one) > lightness(swatch));
+      const added = { ...swatch, id: newId(), follows: null };
+      return all.toSpliced(lighter < 0 ? all.length : lighter, 0, added);
+    }, content.swatches),
+  };
+}
+
+/** Colours as swatches of a library, named so that no two of it are called alike. */
+export function namedSwatches(
+  content: Pick<LibraryContent, 'swatches'>,
+  colours: readonly Oklab[],
+): Omit<Swatch, 'id'>[] {
+  const names = paletteNames(
+    colours,
+    content.swatches.map(({ name }) => name),
+  );
+  return colours.map((colour, i) => ({
+    name: names[i],
+    note: '',
+    role: null,
+    colour,
+    share: null,
+    ...PLAIN_SWATCH,
+  }));
+}
+
+/** What of a library is no longer as in the study that it was made in, by the names of the swatches. */
+export interface StudyDifferences {
+  /** In both, with another colour, name or role. */
+  changed: string[];
+  onlyHere: string[];
+  onlyThere: string[];
+}
+
+/** Holds a library against its study's tray: what came from there has the same ids. */
+export function differencesFromStudy(
+  here: readonly Swatch[],
+  there: readonly TraySwatch[],
+): StudyDifferences {
+  const inStudy = new Map(there.map((swatch) => [swatch.id, swatch]));
+  const inLibrary = new Set(here.map(({ id }) => id));
+  const isChanged = (swatch: Swatch) => {
+    const other = inStudy.get(swatch.id);
+    return (
+      other !== undefined &&
+      !(
+        sameColour(swatch.colour, other.colour) &&
+        swatch.name === other.name &&
+        swatch.role === other.role
+      )
+    );
+  };
+  return {
+    changed: here.filter(isChanged).map(({ name }) => name),
+    onlyHere: here.filter(({ id }) => !inStudy.has(id)).map(({ name }) => name),
+    onlyThere: there.filter(({ id }) => !inLibrary.has(id)).map(({ name }) => name),
   };
 }
 

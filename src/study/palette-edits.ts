@@ -109,6 +109,40 @@ export function mergeSwatches<D extends HasPalette>(document: D, ids: Ids, newId
   return withSwatches(document, left.toSpliced(Math.min(parts[0].at, left.length), 0, merged));
 }
 
+/** Puts neighbours of a swatch beneath it: it stays what it is, their mean, and opens into them. */
+export function addVariations<D extends HasPalette>(
+  document: D,
+  id: string,
+  colours: readonly Oklab[],
+  newId: NewId,
+): D {
+  const { swatches } = document.palette;
+  const at = swatches.findIndex((swatch) => swatch.id === id);
+  // What it was merged from is not lost to its variations.
+  if (at < 0 || swatches[at].parts.length > 0) return document;
+  const whole = swatches[at];
+  const names = paletteNames(
+    colours,
+    swatches.filter((swatch) => swatch.id !== id).map(({ name }) => name),
+  );
+  const parts = colours.map((colour, i) => ({
+    at: at + i,
+    swatch: {
+      ...whole,
+      ...DEFAULT_SWATCH_FIELDS,
+      id: newId(),
+      name: names[i],
+      note: `A variation of ${whole.name}.`,
+      colour,
+      share: whole.share === null ? null : whole.share / colours.length,
+      locked: false,
+      origin: 'built' as const,
+      spread: null,
+    },
+  }));
+  return withSwatches(document, swatches.with(at, { ...whole, parts }));
+}
+
 /** Puts back what a swatch was merged from, each as it was; at their old places if nothing else has moved. */
 export function takeApart<D extends HasPalette>(document: D, id: string): D {
   const { swatches } = document.palette;

@@ -83,7 +83,7 @@ function TypedColour({ colour, onType }: { colour: Oklab; onType: Props['onType'
   const isColour = !typing || typedColour(typing.text, typing.before) !== null;
   return (
     <TextField
-      label="Or type it: hex, oklch(), hsl(), a value …"
+      label="Or type it: hex, oklch(), lab(), hsl(), a value …"
       value={typing?.text ?? hexFromOklab(colour)}
       error={isColour ? undefined : 'Not a colour yet: try #8a6f4d, oklch(0.6 0.05 70) or 6.5.'}
       onChange={(event) => {

@@ -15,14 +15,26 @@ interface Props {
   children: (at: number) => ReactNode;
   /** Says which entries are drawn. */
   onSee?: (from: number, to: number) => void;
-  /** The entry that is brought into sight when the page opens. */
+  /** The entry that is brought into sight when the page opens, and whenever it becomes another. */
   start?: number;
+  /** Where in the window it is brought to. */
+  align?: 'start' | 'center' | 'auto';
   /** Without a line along its top. */
   isBare?: boolean;
 }
 
 /** However many entries there are, only those that are seen stand in the page. */
-export function LongList({ label, count, tall, keyOf, children, onSee, start, isBare }: Props) {
+export function LongList({
+  label,
+  count,
+  tall,
+  keyOf,
+  children,
+  onSee,
+  start,
+  align = 'start',
+  isBare,
+}: Props) {
   'use no memo';
   const list = useRef<HTMLOListElement>(null);
   const [top, setTop] = useState<number | null>(null);
@@ -49,11 +61,10 @@ export function LongList({ label, count, tall, keyOf, children, onSee, start, is
   useEffect(() => onSee?.(from, to), [onSee, from, to]);
   const placed = top !== null;
   useEffect(() => {
-    if (placed && start !== undefined && start > 0)
-      entries.scrollToIndex(start, { align: 'start' });
-    // Only once: later the person scrolls.
+    if (placed && start !== undefined && start > 0) entries.scrollToIndex(start, { align });
+    // Only when it becomes another: between, the person scrolls.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [placed]);
+  }, [placed, start]);
   return (
     <ol
       ref={list}

@@ -20,14 +20,13 @@ const SURROUND_FILL = { paper: '#e8e8e8', grey: '#848484', night: '#2e2e2e' };
 export function TopLine({ children }: { children?: ReactNode }) {
   const path = usePathname();
   return (
-    <header className="flex h-12 shrink-0 items-center gap-1 border-b bg-panel px-3 sm:gap-2 sm:px-4">
+    <header className="flex min-h-12 shrink-0 flex-wrap items-center gap-x-1 border-b bg-panel px-3 sm:h-12 sm:flex-nowrap sm:gap-2 sm:px-4">
       <Link
         href="/"
-        className="mr-1 flex h-10 items-center font-serif text-xl font-semibold italic sm:mr-3"
+        className="mr-1 flex h-10 shrink-0 items-center font-serif text-xl font-semibold whitespace-nowrap italic sm:mr-3"
         aria-label="Bold Prism, to the Wall"
       >
-        <span className="max-[480px]:hidden">Bold Prism</span>
-        <span className="hidden max-[480px]:inline">B P</span>
+        Bold Prism
       </Link>
       <nav aria-label="Rooms" className="flex">
         {ROOMS.map((room) => {
@@ -44,9 +43,14 @@ export function TopLine({ children }: { children?: ReactNode }) {
           );
         })}
       </nav>
-      <div className="flex min-w-0 grow items-center gap-2">{children}</div>
+      {/* On a phone what the room adds has a line of its own. */}
+      <div className="flex min-w-0 grow items-center gap-2 empty:hidden max-sm:order-last max-sm:basis-full max-sm:pb-1.5 max-sm:empty:hidden">
+        {children}
+      </div>
       <CopyFailure />
-      <SurroundChoice />
+      <div className="max-sm:ml-auto">
+        <SurroundChoice />
+      </div>
     </header>
   );
 }

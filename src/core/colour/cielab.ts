@@ -18,7 +18,8 @@ function curve(t: number): number {
   return t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) / 116;
 }
 
-function uncurve(f: number): number {
+/** Relative X, Y or Z of CIELAB's f. */
+export function uncurve(f: number): number {
   const cube = f ** 3;
   return cube > EPSILON ? cube : (116 * f - 16) / KAPPA;
 }
@@ -57,6 +58,11 @@ export function linearFromLab({ L, a, b }: Lab): Rgb {
   const X = WHITE_X * uncurve(y + a / 500);
   const Y = uncurve(y);
   const Z = WHITE_Z * uncurve(y - b / 200);
+  return linearFromXyz(X, Y, Z);
+}
+
+/** XYZ (D65, the white's Y being 1) to linear sRGB. */
+export function linearFromXyz(X: number, Y: number, Z: number): Rgb {
   return {
     r: 3.240969941904521 * X - 1.537383177570093 * Y - 0.498610760293 * Z,
     g: -0.96924363628087 * X + 1.87596750150772 * Y + 0.041555057407175 * Z,

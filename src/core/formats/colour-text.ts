@@ -1,3 +1,4 @@
+import { oklabFromCssLab } from '../colour/css-lab';
 import { oklabFromHex } from '../colour/hex';
 import { toGamut } from '../colour/gamut';
 import { oklabFromOklch, oklabFromRgb, type Oklab } from '../colour/oklab';
@@ -13,13 +14,13 @@ const NUMBER = String.raw`[-+]?(?:\d+(?:\.\d*)?|\.\d+)(?:e[-+]?\d+)?`;
 const PART = String.raw`(?:${NUMBER}(?:%|deg)?|none)`;
 /** A hex colour, or one of CSS's colour functions with three parts and perhaps an alpha. */
 const COLOUR = new RegExp(
-  String.raw`#[0-9a-f]{3,8}(?![0-9a-z])|\b(rgba?|hsla?|oklab|oklch)\(\s*(${PART})[\s,]+(${PART})[\s,]+(${PART})(?:\s*[,/]\s*${PART})?\s*\)`,
+  String.raw`#[0-9a-f]{3,8}(?![0-9a-z])|\b(rgba?|hsla?|oklab|oklch|lab|lch)\(\s*(${PART})[\s,]+(${PART})[\s,]+(${PART})(?:\s*[,/]\s*${PART})?\s*\)`,
   'gi',
 );
 
 /**
  * All colours in a text, in their order: `#rgb` and `#rrggbb` (an alpha behind is passed over), `rgb()`, `hsl()`,
- * `oklab()` and `oklch()` as CSS Color 4 writes them. What only looks like a colour is left out.
+ * `lab()`, `lch()`, `oklab()` and `oklch()` as CSS Color 4 writes them. What only looks like a colour is left out.
  */
 export function coloursIn(text: string): FoundColour[] {
   const found: FoundColour[] = [];
@@ -49,6 +50,25 @@ function fromFunction(kind: string, parts: readonly string[]): Oklab | null {
       return bounded(fromHsl(parseFloat(one), parseFloat(two) / 100, parseFloat(three) / 100));
     case 'oklab':
       return bounded({ L: of(one, 1), a: of(two, 1, 0.4), b: of(three, 1, 0.4) });
+    case 'lab':
+      return bounded(
+        oklabFromCssLab({
+          L: 100 * of(one, 100),
+          a: 125 * of(two, 125),
+          b: 125 * of(three, 125),
+        }),
+      );
+    case 'lch': {
+      const chroma = 150 * of(two, 150);
+      const hue = (parseFloat(three) * Math.PI) / 180;
+      return bounded(
+        oklabFromCssLab({
+          L: 100 * of(one, 100),
+          a: chroma * Math.cos(hue),
+          b: chroma * Math.sin(hue),
+        }),
+      );
+    }
     default:
       return bounded(oklabFromOklch({ L: of(one, 1), C: of(two, 1, 0.4), h: parseFloat(three) }));
   }

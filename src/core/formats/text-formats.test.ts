@@ -157,6 +157,11 @@ describe('colours in a text', () => {
     ['hsl(-120, 100%, 50%)', '#0000ff'],
     ['oklab(62.8% 0.225 0.126)', '#ff0000'],
     ['oklch(none none none)', '#000000'],
+    // Of the tests of CSS Color 4.
+    ['lab(46.2775% -47.5621 48.5837)', '#008000'],
+    ['lab(100 0 0)', '#ffffff'],
+    ['lab(50% 50 0)', '#c14e79'],
+    ['lch(46.2775% 67.9892 134.3912)', '#008000'],
   ])('%s is %s', (text, hex) => {
     expect(hexes(coloursIn(text))).toEqual([hex]);
   });

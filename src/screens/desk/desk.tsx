@@ -8,7 +8,7 @@ import type { StoredAnswers } from '@/contracts/desk-query/opening-queries';
 import type { Study } from '@/contracts/study';
 import { useSettings } from '@/ui/settings';
 import { useAddress } from '@/ui/use-address';
-import { createDeskStore, DeskContext, useDesk, useDeskStore } from './desk-store';
+import { createDeskStore, DeskContext, useDesk, useDeskStore, useDocument } from './desk-store';
 import { StudyContext } from './facts';
 import { KeySheet } from './key-sheet';
 import { OrderOfWork } from './order-of-work';
@@ -54,6 +54,7 @@ function Room({ study }: { study: Study }) {
   const views = useDesk((state) => state.views);
   const palette = usePaletteOfDesk();
   const host = usePaletteHostOfDesk(palette);
+  const isBare = useDocument((document) => document.palette.swatches.length === 0);
   const { settings, change } = useSettings();
   const [help, setHelp] = useState(false);
   const [folded, setFolded] = useState(false);
@@ -75,7 +76,11 @@ function Room({ study }: { study: Study }) {
   return (
     <PaletteContext.Provider value={palette}>
       <PaletteHostContext.Provider value={host}>
-        <div className="desk grid h-dvh overflow-hidden bg-panel" data-folded={folded || undefined}>
+        <div
+          className="desk grid h-dvh overflow-hidden bg-panel"
+          data-folded={folded || undefined}
+          data-bare={isBare || undefined}
+        >
           <div style={{ gridArea: 'top' }}>
             <DeskTopLine onHelp={() => setHelp(true)} />
           </div>
@@ -98,7 +103,7 @@ function Room({ study }: { study: Study }) {
           <aside
             style={{ gridArea: 'panel' }}
             aria-label="Findings"
-            className="min-h-0 overflow-y-auto border-l bg-panel"
+            className="min-h-0 overflow-y-auto border-l bg-panel max-[1000px]:portrait:border-t max-[1000px]:portrait:border-l-0"
           >
             <button
               type="button"

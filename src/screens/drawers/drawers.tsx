@@ -116,13 +116,17 @@ export function Drawers(props: Props) {
             className="ml-auto max-w-72 max-sm:hidden"
           />
           <Button
+            onClick={() => void actions.begin()}
+            className="h-9 min-h-9 whitespace-nowrap max-sm:ml-auto max-sm:h-10"
+          >
+            New palette
+          </Button>
+          <Button
             weight="strong"
             onClick={() => setImporting(true)}
-            className="h-9 min-h-9 whitespace-nowrap max-sm:ml-auto"
+            className="h-9 min-h-9 whitespace-nowrap max-sm:h-10"
           >
-            <span>
-              Import<span className="max-sm:hidden"> swatches</span>
-            </span>
+            Import swatches
           </Button>
         </TopLine>
         <main className="grid w-full grow items-start lg:grid-cols-[15rem_minmax(0,1fr)]">
@@ -150,7 +154,11 @@ export function Drawers(props: Props) {
           </div>
           <div className={`min-w-0 px-4 pt-3 sm:px-6 ${chosen.size > 0 ? 'pb-24' : 'pb-8'}`}>
             {counts.libraries === 0 ? (
-              <FirstDrawer binned={counts.binned} onImport={() => setImporting(true)} />
+              <FirstDrawer
+                binned={counts.binned}
+                onBegin={() => void actions.begin()}
+                onImport={() => setImporting(true)}
+              />
             ) : (
               <FoundLibraries
                 room={room}

@@ -3,7 +3,15 @@ import { Button } from '@/ui/button';
 import { capital, several } from '@/ui/words';
 
 /** What to do while there is no library. */
-export function FirstDrawer({ binned, onImport }: { binned: number; onImport: () => void }) {
+export function FirstDrawer({
+  binned,
+  onBegin,
+  onImport,
+}: {
+  binned: number;
+  onBegin: () => void;
+  onImport: () => void;
+}) {
   return (
     <section className="mx-auto mt-[12vh] max-w-xl">
       <h2 className="font-serif text-4xl leading-tight">The drawers are empty.</h2>
@@ -12,12 +20,15 @@ export function FirstDrawer({ binned, onImport }: { binned: number; onImport: ()
         <Link href="/" className="underline">
           Wall
         </Link>{' '}
-        and save its palette, or import swatches: a library file, any text with colours in it, or a
-        picture of a swatch card.
+        and save its palette, build a palette from a colour that you have in mind, or import
+        swatches: a library file, any text with colours in it, or a picture of a swatch card.
       </p>
-      <Button weight="strong" className="mt-6" onClick={onImport}>
-        Import swatches
-      </Button>
+      <div className="mt-6 flex flex-wrap gap-3">
+        <Button weight="strong" onClick={onBegin}>
+          New palette
+        </Button>
+        <Button onClick={onImport}>Import swatches</Button>
+      </div>
       {binned > 0 && (
         <p className="mt-6 text-soft">
           {capital(several(binned, 'library lies', 'libraries lie'))} in the{' '}

@@ -3,7 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { Library } from '@/contracts/library';
-import type { Folder, FoundLibrary } from '@/contracts/library-search';
+import { LOOSE, type Folder, type FoundLibrary } from '@/contracts/library-search';
+import { PLAIN_PALETTE } from '@/study/library';
 import { call } from '@/ui/api';
 import { offerUndo, say, showError } from '@/ui/notices';
 import { useChanged } from '@/ui/queries';
@@ -32,6 +33,27 @@ export function useDrawerActions(act: Act, folders: readonly Folder[], room: Sea
 
   return {
     open: ({ id }: FoundLibrary) => router.push(`/drawers/${id}`),
+
+    /** A palette from nothing, in the folder that is open; its page is where it is built. */
+    begin: async () => {
+      const { folder } = room.search;
+      try {
+        const { id } = await call(endpoints.createLibrary, {
+          body: {
+            ...PLAIN_PALETTE,
+            name: 'New palette',
+            note: '',
+            tags: [],
+            swatches: [],
+            studyId: null,
+            folderId: folder === LOOSE ? null : folder,
+          },
+        });
+        router.push(`/drawers/${id}`);
+      } catch (error) {
+        showError(error);
+      }
+    },
 
     compare: (one: FoundLibrary, other: FoundLibrary) =>
       router.push(`/drawers/compare?one=${one.id}&other=${other.id}`),

@@ -24,7 +24,7 @@ export function Tray() {
           goFor(steps, 'look at a swatch', store.getState());
         }}
       >
-        <div className="flex w-40 shrink-0 flex-col justify-center gap-2 border-l px-3">
+        <div className="flex w-40 shrink-0 flex-col justify-center gap-2 border-l px-3 max-sm:w-24 max-sm:px-1.5 max-sm:[&_button]:px-1">
           <Button disabled={palette.busy} onClick={() => void palette.extract(count)}>
             {palette.busy ? 'Extracting …' : swatches.length === 0 ? 'Extract' : 'Extract again'}
           </Button>

@@ -1,11 +1,11 @@
 'use client';
 
-import Link from 'next/link';
 import { useState } from 'react';
 import type { Library, LibraryContent } from '@/contracts/library';
 import { NoteField, TextField } from '@/ui/field';
 import type { DocumentState } from '@/ui/sync/document-store';
 import { splitTags } from '@/ui/tags';
+import { SinceStudy } from './since-study';
 
 interface Props {
   library: Library;
@@ -25,10 +25,7 @@ export function LibraryFields({ library, content, change }: Props) {
   });
 
   return (
-    <>
-      <h1 className="font-serif text-3xl leading-tight break-words">
-        {content.name.trim() || 'Untitled library'}
-      </h1>
+    <div className="flex flex-col gap-3">
       <TextField
         label="Name"
         maxLength={200}
@@ -50,13 +47,8 @@ export function LibraryFields({ library, content, change }: Props) {
         onBlur={() => setTags(null)}
       />
       {library.studyId && (
-        <Link
-          href={`/desk/${library.studyId}?step=palette`}
-          className="flex min-h-10 items-center underline"
-        >
-          The study it was made in
-        </Link>
+        <SinceStudy studyId={library.studyId} libraryId={library.id} swatches={content.swatches} />
       )}
-    </>
+    </div>
   );
 }

@@ -1,17 +1,21 @@
 'use client';
 
 import { useState } from 'react';
+import { useStore } from 'zustand';
 import type { Library } from '@/contracts/library';
+import { PaletteHostContext } from '@/palette/host';
+import { PaletteStave } from '@/palette/palette-stave';
 import { Button } from '@/ui/button';
 import { Select } from '@/ui/select';
 import { TopLine } from '@/ui/shell';
-import { useSettings } from '@/ui/settings';
-import { Stave, staveWords } from '@/ui/stave';
 import { UndoRedo } from '@/ui/undo-redo';
 import { capital, count, several } from '@/ui/words';
 import { ExportDialog } from '../transfer/export-dialog';
+import { AddTab } from './add-tab';
 import { LibraryFields } from './library-fields';
 import { LibraryHistory } from './library-history';
+import { LibraryPanel } from './library-panel';
+import { paletteHostOf } from './palette-host';
 import { SwatchList } from './swatch-list';
 import { SWATCH_ORDERS, sortedSwatches, type SwatchOrder } from './swatch-order';
 import { useLibrary } from './use-library';
@@ -23,131 +27,152 @@ interface Props {
   opened: string | null;
 }
 
-/** One library: its name, note and tags, every swatch, and the ways out. */
-export function LibraryPage({ library, opened: first }: Props) {
-  const { settings } = useSettings();
-  const document = useLibrary(library);
-  const { history, change, saveState, undo, redo } = document;
+/** One library: its stave, which is worked on as a study's is, every swatch, and the ways out. */
+export function LibraryPage({ library, opened }: Props) {
+  const store = useLibrary(library, opened);
+  const [host] = useState(() => paletteHostOf(store));
+  const { history, change, saveState, undo, redo, selected, chosen, set } = useStore(store);
   const content = history.present;
-  const [opened, setOpened] = useState(first);
-  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [exporting, setExporting] = useState(false);
-  const chooseNone = () => setChosen(new Set());
-  const { setSwatches, removeSwatch, removeLibrary, duplicate, splitOff, removeChosen } =
-    useLibraryActions(library, document, chosen, chooseNone);
+  const chooseNone = () => set({ chosen: [] });
+  const actions = useLibraryActions(library, store);
+  const chosenIds = new Set(chosen);
 
   const open = (id: string | null) => {
-    setOpened(id);
-    const path = `/drawers/${library.id}`;
-    window.history.replaceState(null, '', id ? `${path}?swatch=${encodeURIComponent(id)}` : path);
+    set({ selected: id });
+    showInAddress(library.id, id);
   };
 
   return (
-    <div className="min-h-screen bg-panel">
-      <TopLine>
-        <span role="status" className="ml-auto text-sm text-soft" data-testid="save-state">
-          {saveState}
-        </span>
-        <UndoRedo
-          canUndo={history.past.length > 0}
-          canRedo={history.future.length > 0}
-          undo={undo}
-          redo={redo}
-        />
-      </TopLine>
-      <main className="mx-auto grid max-w-6xl gap-x-10 gap-y-6 px-4 py-6 sm:px-6 lg:grid-cols-[20rem_minmax(0,1fr)]">
-        <div className="flex flex-col gap-3">
-          <LibraryFields library={library} content={content} change={change} />
-          <Button weight="strong" onClick={() => setExporting(true)}>
-            Export, print or share
-          </Button>
-          <div className="grid grid-cols-2 gap-2">
-            <Button onClick={() => void duplicate()}>Duplicate</Button>
-            <LibraryHistory
-              libraryId={library.id}
-              onRestore={(was) => {
-                chooseNone();
-                change(() => was);
-              }}
+    <PaletteHostContext.Provider value={host}>
+      <div className="min-h-screen bg-panel">
+        <TopLine>
+          <span role="status" className="ml-auto text-sm text-soft" data-testid="save-state">
+            {saveState}
+          </span>
+          <UndoRedo
+            canUndo={history.past.length > 0}
+            canRedo={history.future.length > 0}
+            undo={undo}
+            redo={redo}
+          />
+        </TopLine>
+        <main className={chosen.length > 0 ? 'pb-16' : ''}>
+          <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 px-4 py-3 sm:px-6">
+            <h1 className="min-w-0 font-serif text-3xl leading-tight break-words">
+              {content.name.trim() || 'Untitled library'}
+            </h1>
+            <div className="flex flex-wrap gap-2">
+              <Button weight="strong" onClick={() => setExporting(true)}>
+                Export, print or share
+              </Button>
+              <LibraryHistory
+                libraryId={library.id}
+                onRestore={(was) => {
+                  set({ chosen: [], selected: null });
+                  change(() => was);
+                }}
+              />
+              <Button onClick={() => void actions.duplicate()}>Duplicate</Button>
+              <Button
+                weight="quiet"
+                className="underline"
+                onClick={() => void actions.removeLibrary()}
+              >
+                Into the bin
+              </Button>
+            </div>
+          </div>
+          <div className="sticky top-0 z-20 h-44 border-y bg-sheet">
+            <PaletteStave
+              empty="Add a colour below: typed, pasted, or from another library."
+              onSelect={() => showInAddress(library.id, store.getState().selected)}
             />
           </div>
-          <Button
-            weight="quiet"
-            className="self-start underline"
-            onClick={() => void removeLibrary()}
-          >
-            Into the bin
-          </Button>
-        </div>
-        <div className={`min-w-0 ${chosen.size > 0 ? 'pb-16' : ''}`}>
-          <div className="mb-3 bg-sheet p-3">
-            <Stave
-              swatches={content.swatches}
-              scale={settings.scale}
-              height={150}
-              label={staveWords(content.swatches)}
-              marked={chosen.size > 0 ? chosen : undefined}
-            />
-          </div>
-          <div className="mb-2 flex items-center justify-between gap-3">
-            <p>{capital(several(content.swatches.length, 'swatch', 'swatches'))}</p>
-            <Select
-              label="Put the swatches in order"
-              value=""
-              options={[
-                { value: '', title: 'put in order …' },
-                ...SWATCH_ORDERS.map((order) => ({ value: order, title: order })),
-              ]}
-              onChange={(order) =>
-                order && setSwatches((all) => sortedSwatches(all, order as SwatchOrder))
+          <div className="mx-auto grid max-w-[100rem] gap-x-8 gap-y-4 px-4 py-4 sm:px-6 md:grid-cols-[minmax(0,1fr)_21rem]">
+            <div className="min-w-0 max-md:order-2">
+              <div className="mb-2 flex items-center justify-between gap-3">
+                <p>{capital(several(content.swatches.length, 'swatch', 'swatches'))}</p>
+                <Select
+                  label="Put the swatches in order"
+                  value=""
+                  options={[
+                    { value: '', title: 'put in order …' },
+                    ...SWATCH_ORDERS.map((order) => ({ value: order, title: order })),
+                  ]}
+                  onChange={(order) =>
+                    order && actions.setSwatches((all) => sortedSwatches(all, order as SwatchOrder))
+                  }
+                />
+              </div>
+              <SwatchList
+                libraryId={library.id}
+                swatches={content.swatches}
+                opened={chosen.length > 1 ? null : selected}
+                chosen={chosenIds}
+                onOpen={open}
+                onChoose={(id) =>
+                  set({
+                    chosen: chosenIds.has(id)
+                      ? chosen.filter((one) => one !== id)
+                      : [...chosen, id],
+                  })
+                }
+                onChange={(id, part) =>
+                  actions.setSwatches(
+                    (all) => all.map((one) => (one.id === id ? { ...one, ...part } : one)),
+                    `${Object.keys(part).join()} ${id}`,
+                  )
+                }
+                onDelete={(id) => host.remove([id])}
+              />
+              {content.swatches.length === 0 && (
+                <p className="font-serif text-xl italic">No swatch is in this library.</p>
+              )}
+            </div>
+            <LibraryPanel
+              first={content.swatches.length === 0 ? 'add' : 'about'}
+              about={<LibraryFields library={library} content={content} change={change} />}
+              add={
+                <AddTab
+                  libraryId={library.id}
+                  isEmpty={content.swatches.length === 0}
+                  onAddColours={actions.addColours}
+                  onAddSwatches={actions.addSwatches}
+                />
               }
             />
           </div>
-          <SwatchList
-            libraryId={library.id}
-            swatches={content.swatches}
-            opened={opened}
-            chosen={chosen}
-            onOpen={open}
-            onChoose={(id) =>
-              setChosen((was) => {
-                const next = new Set(was);
-                if (!next.delete(id)) next.add(id);
-                return next;
-              })
-            }
-            onChange={(id, part) =>
-              setSwatches(
-                (all) => all.map((one) => (one.id === id ? { ...one, ...part } : one)),
-                `${Object.keys(part).join()} ${id}`,
-              )
-            }
-            onDelete={removeSwatch}
-          />
-          {content.swatches.length === 0 && (
-            <p className="font-serif text-xl italic">No swatch is left in this library.</p>
-          )}
-        </div>
-      </main>
-      {chosen.size > 0 && (
-        <section
-          aria-label="Chosen swatches"
-          className="fixed inset-x-0 bottom-0 z-30 flex flex-wrap items-center gap-2 border-t border-ink bg-sheet px-4 py-2 sm:px-6"
-        >
-          <p role="status" className="mr-2 font-serif text-lg">
-            {capital(count(chosen.size))} chosen
-          </p>
-          <Button onClick={() => void splitOff()}>Split off into a library</Button>
-          <Button onClick={removeChosen}>Delete</Button>
-          <Button weight="quiet" className="ml-auto" onClick={chooseNone}>
-            Choose none
-          </Button>
-        </section>
-      )}
-      <ExportDialog
-        libraries={exporting ? [{ id: library.id, name: content.name }] : []}
-        onClose={() => setExporting(false)}
-      />
-    </div>
+        </main>
+        {chosen.length > 0 && (
+          <section
+            aria-label="Chosen swatches"
+            className="fixed inset-x-0 bottom-0 z-30 flex flex-wrap items-center gap-2 border-t border-ink bg-sheet px-4 py-2 sm:px-6"
+          >
+            <p role="status" className="mr-2 font-serif text-lg">
+              {capital(count(chosen.length))} chosen
+            </p>
+            <Button onClick={() => void actions.splitOff(chosenIds)}>
+              Split off into a library
+            </Button>
+            <Button onClick={() => host.remove(chosen)}>Delete</Button>
+            <Button weight="quiet" className="ml-auto" onClick={chooseNone}>
+              Choose none
+            </Button>
+          </section>
+        )}
+        <ExportDialog
+          libraries={exporting ? [{ id: library.id, name: content.name }] : []}
+          onClose={() => setExporting(false)}
+        />
+      </div>
+    </PaletteHostContext.Provider>
   );
+}
+
+/** The address names the swatch that is open, so that it can be come back to. */
+function showInAddress(libraryId: string, swatchId: string | null): void {
+  const path = `/drawers/${libraryId}`;
+  const address = swatchId ? `${path}?swatch=${encodeURIComponent(swatchId)}` : path;
+  window.history.replaceState(null, '', address);
 }

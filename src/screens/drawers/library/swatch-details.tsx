@@ -8,7 +8,8 @@ import { hexFromOklab } from '@/core/colour/hex';
 import { ROLES } from '@/core/palette/proportion';
 import { type Neighbours, type Swatch } from '@/contracts/library';
 import { useFetched } from '@/ui/queries';
-import { ColourDetails } from '@/ui/colour-details';
+import { useSwatches } from '@/palette/host';
+import { SwatchTools } from '@/palette/swatch-tools';
 import { NoteField, TextField } from '@/ui/field';
 import { placeHref } from '@/ui/place';
 import { Select } from '@/ui/select';
@@ -23,7 +24,7 @@ interface Props {
   onChange: (part: SwatchPart) => void;
 }
 
-/** All of one swatch: what it is called and for, its figures, where it was taken, where else it is, what lies near it. */
+/** All of one swatch: what it is called and for, how it is changed, its figures, where it was taken, where else it is, what lies near it. */
 export function SwatchDetails({ libraryId, swatch, onChange }: Props) {
   const [others, setOthers] = useState<string | null>(null);
   return (
@@ -58,7 +59,7 @@ export function SwatchDetails({ libraryId, swatch, onChange }: Props) {
             onChange={(role) => onChange({ role: role || null })}
           />
         </label>
-        <ColourDetails colour={swatch.colour} share={swatch.share} />
+        <Tools id={swatch.id} />
       </div>
       <div className="flex flex-col gap-4">
         <Provenance swatch={swatch} />
@@ -66,6 +67,11 @@ export function SwatchDetails({ libraryId, swatch, onChange }: Props) {
       </div>
     </div>
   );
+}
+
+function Tools({ id }: { id: string }) {
+  const swatch = useSwatches().find((one) => one.id === id);
+  return swatch ? <SwatchTools swatch={swatch} /> : null;
 }
 
 /** The picture it was taken from, with a ring around the place. */

@@ -11,18 +11,20 @@ const ROW = 77;
 interface Props {
   libraryId: string;
   swatches: readonly Swatch[];
-  /** The swatch that is open, and brought into sight at first. */
+  /** The swatch that is open. */
   opened: string | null;
   chosen: ReadonlySet<string>;
   onOpen: (id: string | null) => void;
   onChoose: (id: string) => void;
   onChange: (id: string, part: SwatchPart) => void;
-  onDelete: (swatch: Swatch, at: number) => void;
+  onDelete: (id: string) => void;
 }
 
-/** The swatches of a library. */
+/** The swatches of a library; one that is opened elsewhere is brought into sight. */
 export function SwatchList({ libraryId, swatches, opened, chosen, ...on }: Props) {
-  const [start] = useState(() => swatches.findIndex(({ id }) => id === opened));
+  // A row that was opened here is in sight already.
+  const [openedHere, setOpenedHere] = useState<string | null>(null);
+  const start = opened === openedHere ? undefined : swatches.findIndex(({ id }) => id === opened);
   return (
     <LongList
       label="Swatches"
@@ -30,6 +32,7 @@ export function SwatchList({ libraryId, swatches, opened, chosen, ...on }: Props
       tall={ROW}
       keyOf={(at) => swatches[at].id}
       start={start}
+      align="center"
     >
       {(at) => {
         const swatch = swatches[at];
@@ -39,10 +42,13 @@ export function SwatchList({ libraryId, swatches, opened, chosen, ...on }: Props
             swatch={swatch}
             open={opened === swatch.id}
             chosen={chosen.has(swatch.id)}
-            onOpen={(open) => on.onOpen(open ? swatch.id : null)}
+            onOpen={(open) => {
+              setOpenedHere(open ? swatch.id : null);
+              on.onOpen(open ? swatch.id : null);
+            }}
             onChoose={() => on.onChoose(swatch.id)}
             onChange={(part) => on.onChange(swatch.id, part)}
-            onDelete={() => on.onDelete(swatch, at)}
+            onDelete={() => on.onDelete(swatch.id)}
           />
         );
       }}

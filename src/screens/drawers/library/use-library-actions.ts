@@ -1,38 +1,53 @@
 'use client';
 
-import { cutText } from '@/core/text';
 import { useRouter } from 'next/navigation';
+import type { Oklab } from '@/core/colour/oklab';
+import { cutText } from '@/core/text';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { Library, LibraryContent, Swatch } from '@/contracts/library';
+import { newId } from '@/study/edits';
+import {
+  addToLibrary,
+  editLibrary,
+  namedSwatches,
+  PLAIN_PALETTE,
+  withoutLinks,
+} from '@/study/library';
+import { removeSwatches } from '@/study/palette-edits';
+import { withoutEmptySets } from '@/study/set-edits';
 import { call } from '@/ui/api';
 import { offerUndo, say, showError } from '@/ui/notices';
-import type { DocumentState } from '@/ui/sync/document-store';
 import { capital, several } from '@/ui/words';
+import type { LibraryStore } from './use-library';
 
 /** What is done with a library and with those of its swatches that are chosen; all of it can be undone. */
-export function useLibraryActions(
-  library: Library,
-  { history, change }: DocumentState<LibraryContent>,
-  chosen: ReadonlySet<string>,
-  chooseNone: () => void,
-) {
+export function useLibraryActions(library: Library, store: LibraryStore) {
   const router = useRouter();
-  const content = history.present;
+  const { change } = store.getState();
+  const present = () => store.getState().history.present;
   const setSwatches = (edit: (swatches: Swatch[]) => Swatch[], key?: string) =>
     change((was) => ({ ...was, swatches: edit(was.swatches) }), key);
-  const removeSwatch = (swatch: Swatch, at: number) => {
-    setSwatches((all) => all.filter(({ id }) => id !== swatch.id));
-    offerUndo(`“${swatch.name}” was deleted.`, () =>
-      setSwatches((all) =>
-        all.some(({ id }) => id === swatch.id) ? all : all.toSpliced(at, 0, swatch),
-      ),
-    );
+
+  /** Adds what is made of the content as it is now; the first of it is opened. */
+  const add = (fresh: (content: LibraryContent) => readonly Omit<Swatch, 'id'>[]) => {
+    const before = new Set(present().swatches.map(({ id }) => id));
+    try {
+      change((was) => addToLibrary(was, fresh(was), newId));
+      const added = present().swatches.find(({ id }) => !before.has(id));
+      if (added) store.getState().set({ selected: added.id, chosen: [] });
+    } catch (error) {
+      showError(error);
+    }
   };
+  const addColours = (colours: readonly Oklab[]) => add((was) => namedSwatches(was, colours));
+  const addSwatches = (swatches: readonly Swatch[]) => add(() => swatches);
+
   const removeLibrary = async () => {
+    const { name } = present();
     try {
       await call(endpoints.deleteLibrary, { id: library.id });
       router.push('/drawers');
-      offerUndo(`“${content.name}” was put into the bin.`, async () => {
+      offerUndo(`“${name}” was put into the bin.`, async () => {
         await call(endpoints.restoreLibrary, { id: library.id });
         router.refresh();
       });
@@ -50,21 +65,25 @@ export function useLibraryActions(
     }
   };
   /** What is chosen becomes a library of its own, and leaves this one. */
-  const splitOff = async () => {
+  const splitOff = async (chosen: ReadonlySet<string>) => {
+    const content = present();
     const parted = content.swatches.filter(({ id }) => chosen.has(id));
     const name = `${cutText(content.name, 180)}, part`;
     try {
       const made = await call(endpoints.createLibrary, {
         body: {
+          ...PLAIN_PALETTE,
           name,
           note: '',
           tags: content.tags,
-          swatches: parted,
+          swatches: withoutLinks(parted),
           studyId: library.studyId,
         },
       });
-      setSwatches((all) => all.filter(({ id }) => !chosen.has(id)));
-      chooseNone();
+      change((was) =>
+        editLibrary(was, (palette) => withoutEmptySets(removeSwatches(palette, chosen))),
+      );
+      store.getState().set({ chosen: [] });
       offerUndo(
         `${capital(several(parted.length, 'swatch', 'swatches'))} went to “${name}”.`,
         async () => {
@@ -79,14 +98,5 @@ export function useLibraryActions(
       showError(error);
     }
   };
-  const removeChosen = () => {
-    const before = content.swatches;
-    setSwatches((all) => all.filter(({ id }) => !chosen.has(id)));
-    offerUndo(`${capital(several(chosen.size, 'swatch was', 'swatches were'))} deleted.`, () =>
-      setSwatches(() => before),
-    );
-    chooseNone();
-  };
-
-  return { setSwatches, removeSwatch, removeLibrary, duplicate, splitOff, removeChosen };
+  return { setSwatches, addColours, addSwatches, removeLibrary, duplicate, splitOff };
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { createStore, useStore } from 'zustand';
+import { createStore, type StoreApi } from 'zustand';
 import {
   libraryContentSchema,
   librarySchema,
@@ -9,23 +9,33 @@ import {
   type Library,
   type LibraryContent,
 } from '@/contracts/library';
+import type { Selection } from '@/palette/host';
 import { documentState, type DocumentState } from '@/ui/sync/document-store';
 import type { Saved } from '@/ui/sync/saver';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import { call } from '@/ui/api';
 import { keepSaved } from '@/ui/sync/keep-saved';
-import { mergeOf } from '@/ui/sync/merge';
+import { mergeLibraries } from './merge-libraries';
 
-const mergeLibraries = mergeOf(libraryContentSchema);
+export interface LibraryState extends DocumentState<LibraryContent>, Selection {
+  set: (part: Partial<Selection>) => void;
+}
+export type LibraryStore = StoreApi<LibraryState>;
 
-/** A library's content with its history; it saves itself and merges what another window saved. */
-export function useLibrary(opened: Library): DocumentState<LibraryContent> {
+/** A library's content with its history and what is selected of it; it saves itself and merges what another window saved. */
+export function useLibrary(opened: Library, selected: string | null): LibraryStore {
   // What the page was opened with: a later rendering of it knows less than the store does.
   const [library] = useState(opened);
   const [store] = useState(() =>
-    createStore<DocumentState<LibraryContent>>((set) =>
-      documentState(contentOf(library), mergeLibraries, set),
-    ),
+    createStore<LibraryState>((set) => ({
+      ...documentState(contentOf(library), mergeLibraries, set),
+      selected,
+      chosen: [],
+      choosing: false,
+      hovered: null,
+      pinned: null,
+      set: (part) => set(part),
+    })),
   );
   useEffect(
     () =>
@@ -42,7 +52,7 @@ export function useLibrary(opened: Library): DocumentState<LibraryContent> {
       }),
     [library, store],
   );
-  return useStore(store);
+  return store;
 }
 
 function savedOf(library: Library): Saved<LibraryContent> {

@@ -4,7 +4,7 @@ import { Choice } from '@/ui/choice';
 import { EMPTY_HAND, useDesk, useDeskStore, useDocument, useStepView } from '../../desk-store';
 import { BuildTab } from '@/palette/build-tab';
 import { DuplicatesTab } from '@/palette/duplicates-tab';
-import { OneSwatch } from '@/palette/one-swatch';
+import { OneSwatch } from './one-swatch';
 import { PALETTE_TABS, paletteView, type PaletteTab } from './palette-view';
 import { PickTab } from './pick-tab';
 import { ProportionsTab } from '@/palette/proportions-tab';

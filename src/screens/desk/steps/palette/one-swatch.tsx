@@ -2,23 +2,17 @@
 
 import { Lock, LockOpen, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { hexFromOklab } from '@/core/colour/hex';
 import { paletteNames } from '@/core/colour/name';
 import { ROLES, type Role } from '@/core/palette/proportion';
 import type { TraySwatch } from '@/contracts/study';
-import { moveColour, typeColour, undoColourChange } from '@/study/colour-edits';
 import { editSwatch } from '@/study/edits';
-import { replaceByComponents, takeApart } from '@/study/palette-edits';
-import { unlink } from '@/study/set-edits';
 import { Button } from '@/ui/button';
-import { ChangeColour } from '@/ui/change-colour';
-import { ColourDetails } from '@/ui/colour-details';
 import { NoteField, TextField } from '@/ui/field';
 import { Select } from '@/ui/select';
-import { capital, percent } from '@/ui/words';
-import { Fold, Section } from '@/ui/panel-parts';
-import { usePaletteHost, useSwatches } from './host';
-import { newId } from '@/study/edits';
+import { percent } from '@/ui/words';
+import { Section } from '@/ui/panel-parts';
+import { usePaletteHost, useSwatches } from '@/palette/host';
+import { SwatchTools } from '@/palette/swatch-tools';
 
 const ORIGINS: Record<TraySwatch['origin'], string> = {
   extracted: 'extracted',
@@ -111,96 +105,8 @@ export function OneSwatch({ swatch }: { swatch: TraySwatch }) {
             Done
           </Button>
         </div>
-        {swatch.parts.length > 0 && (
-          <Made
-            colours={swatch.parts.map(({ swatch: part }) => ({
-              hex: hexFromOklab(part.colour),
-              name: part.name,
-            }))}
-            words="Merged from"
-            action="Take apart"
-            onAct={() => host.change((document) => takeApart(document, swatch.id))}
-          />
-        )}
-        {swatch.components.length > 1 && (
-          <Made
-            colours={swatch.components.map(({ colour, share }) => ({
-              hex: hexFromOklab(colour),
-              name: percent(share),
-            }))}
-            words="The area is made of"
-            action="Put these in its place"
-            onAct={() => {
-              host.change((document) => replaceByComponents(document, swatch.id, newId));
-              host.select({ selected: null });
-            }}
-          />
-        )}
-        {swatch.follows && (
-          <div className="flex items-center justify-between gap-2 text-[15px]">
-            <span>{capital(followsWords(swatch, swatches))}</span>
-            <Button onClick={() => host.change((document) => unlink(document, swatch.id))}>
-              Unlink
-            </Button>
-          </div>
-        )}
       </div>
-      <Fold title="Change the colour" aside={swatch.change ? 'changed' : 'as it was'} open>
-        <ChangeColour
-          key={swatch.id}
-          colour={swatch.colour}
-          change={swatch.change}
-          onMove={(moves) =>
-            host.change((document) => moveColour(document, swatch.id, moves), `move ${swatch.id}`)
-          }
-          onType={(colour) =>
-            host.change((document) => typeColour(document, swatch.id, colour), `type ${swatch.id}`)
-          }
-          onBack={() => host.change((document) => undoColourChange(document, swatch.id))}
-        />
-      </Fold>
-      <Fold title="Figures" aside={hexFromOklab(swatch.colour)}>
-        <ColourDetails colour={swatch.colour} />
-      </Fold>
+      <SwatchTools swatch={swatch} />
     </Section>
-  );
-}
-
-function followsWords({ follows }: TraySwatch, swatches: readonly TraySwatch[]): string {
-  if (follows?.kind === 'rule') {
-    const parent = swatches.find(({ id }) => id === follows.from);
-    return `${follows.rule} of ${parent?.name ?? 'a swatch'}`;
-  }
-  return 'moves with its set';
-}
-
-function Made({
-  colours,
-  words,
-  action,
-  onAct,
-}: {
-  colours: readonly { hex: string; name: string }[];
-  words: string;
-  action: string;
-  onAct: () => void;
-}) {
-  return (
-    <div className="flex items-center gap-2 text-sm">
-      <span className="shrink-0 text-soft">{words}</span>
-      <span className="flex grow">
-        {colours.map(({ hex, name }, i) => (
-          <span
-            key={i}
-            className="h-7 grow"
-            style={{ background: hex }}
-            role="img"
-            aria-label={`${hex}, ${name}`}
-            title={name}
-          />
-        ))}
-      </span>
-      <Button onClick={onAct}>{action}</Button>
-    </div>
   );
 }

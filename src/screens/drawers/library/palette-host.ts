@@ -1,0 +1,113 @@
+'use client';
+
+import { useMemo } from 'react';
+import { readMixes } from '@/core/palette/reach';
+import { wheelOf } from '@/core/colour/wheel';
+import type { LibraryContent } from '@/contracts/library';
+import type { PaletteHost, PaletteState } from '@/palette/host';
+import type { HasPalette } from '@/study/has-palette';
+import { editLibrary, paletteOfLibrary } from '@/study/library';
+import { removeSwatches } from '@/study/palette-edits';
+import { withoutEmptySets } from '@/study/set-edits';
+import { offerUndo, showError } from '@/ui/notices';
+import { capital, several } from '@/ui/words';
+import type { LibraryState, LibraryStore } from './use-library';
+
+/** A library as what the palette's tools work on; there is no picture to it. */
+export function paletteHostOf(store: LibraryStore): PaletteHost {
+  const change: PaletteHost['change'] = (edit, key) => {
+    try {
+      store
+        .getState()
+        .change(
+          (content) => editLibrary(content, (palette) => withoutEmptySets(edit(palette))),
+          key,
+        );
+      return true;
+    } catch (error) {
+      showError(error);
+      return false;
+    }
+  };
+  return {
+    store: stateOf(store),
+    change,
+    remove: (ids) => {
+      const gone = new Set(ids);
+      const before = store.getState().history.present;
+      const names = before.swatches.filter(({ id }) => gone.has(id)).map(({ name }) => name);
+      if (!change((palette) => removeSwatches(palette, gone))) return;
+      const after = store.getState().history.present;
+      store.getState().set({ selected: null, chosen: [], hovered: null, pinned: null });
+      offerUndo(
+        names.length === 1
+          ? `“${names[0]}” was deleted.`
+          : `${capital(several(names.length, 'swatch was', 'swatches were'))} deleted.`,
+        () => {
+          const { history, undo } = store.getState();
+          if (history.present === after) undo();
+          else store.getState().change((now) => withReturned(now, before, gone));
+        },
+      );
+    },
+    select: (part) => store.getState().set(part),
+    hasPicture: false,
+    useZoneMeans: () => null,
+    useReach: useMixes,
+  };
+}
+
+/** Puts back what was deleted, at its old place where that still is one. */
+function withReturned(
+  now: LibraryContent,
+  before: LibraryContent,
+  gone: ReadonlySet<string>,
+): LibraryContent {
+  return {
+    ...now,
+    swatches: before.swatches.reduce(
+      (all, swatch, at) =>
+        gone.has(swatch.id) && all.every(({ id }) => id !== swatch.id)
+          ? all.toSpliced(at, 0, swatch)
+          : all,
+      now.swatches,
+    ),
+  };
+}
+
+const useMixes: PaletteHost['useReach'] = (colours, wheel) => {
+  const key = JSON.stringify(colours);
+  const value = useMemo(
+    () =>
+      key === 'null'
+        ? null
+        : {
+            ...readMixes(JSON.parse(key) as Parameters<typeof readMixes>[0], wheelOf(wheel)),
+            reached: null,
+            beyond: null,
+          },
+    [key, wheel],
+  );
+  return { value, stale: false };
+};
+
+function stateOf(store: LibraryStore): PaletteHost['store'] {
+  let last: { content: LibraryContent; palette: HasPalette } | null = null;
+  const paletteOf = (content: LibraryContent) => {
+    if (last?.content !== content) last = { content, palette: paletteOfLibrary(content) };
+    return last.palette;
+  };
+  const state = (now: LibraryState): PaletteState => ({
+    document: paletteOf(now.history.present),
+    selected: now.selected,
+    chosen: now.chosen,
+    choosing: now.choosing,
+    hovered: now.hovered,
+    pinned: now.pinned,
+  });
+  return {
+    getState: () => state(store.getState()),
+    getInitialState: () => state(store.getInitialState()),
+    subscribe: (listen) => store.subscribe((now, before) => listen(state(now), state(before))),
+  };
+}

@@ -1,0 +1,67 @@
+'use client';
+
+import Link from 'next/link';
+import { endpoints } from '@/contracts/endpoints/endpoints';
+import type { Swatch } from '@/contracts/library';
+import { differencesFromStudy, type StudyDifferences } from '@/study/library';
+import { useFetched } from '@/ui/queries';
+import { capital, list } from '@/ui/words';
+
+/** The study that a library was made in, what is no longer as it is there, and the way to try it on its picture. */
+export function SinceStudy({
+  studyId,
+  libraryId,
+  swatches,
+}: {
+  studyId: string;
+  libraryId: string;
+  swatches: readonly Swatch[];
+}) {
+  const { data, error } = useFetched(endpoints.getStudy, { id: studyId });
+  return (
+    <section aria-label="The study it was made in" className="text-[15px]">
+      <p data-testid="since-study">
+        {error
+          ? 'The study it was made in is not on the Wall.'
+          : data
+            ? sinceWords(differencesFromStudy(swatches, data.document.palette.swatches))
+            : 'Looking at the study …'}
+      </p>
+      {data && (
+        <div className="flex flex-wrap gap-x-5">
+          <Link
+            href={`/desk/${studyId}?step=palette`}
+            className="flex min-h-10 items-center underline"
+          >
+            The study it was made in
+          </Link>
+          <Link
+            href={`/desk/${studyId}?step=palette&tab=test&of=${libraryId}`}
+            className="flex min-h-10 items-center underline"
+          >
+            Try it on its picture
+          </Link>
+        </div>
+      )}
+    </section>
+  );
+}
+
+const MAX_NAMES = 4;
+
+function sinceWords({ changed, onlyHere, onlyThere }: StudyDifferences): string {
+  const parts = [
+    part(changed, 'changed since then'),
+    part(onlyHere, 'only here'),
+    part(onlyThere, 'only in the study'),
+  ].filter(Boolean);
+  if (parts.length === 0) return 'It is as it is in the study that it was made in.';
+  return `${parts.map(capital).join('. ')}.`;
+}
+
+function part(names: readonly string[], what: string): string {
+  if (names.length === 0) return '';
+  const shown = names.slice(0, MAX_NAMES).map((name) => `“${name}”`);
+  const rest = names.length - shown.length;
+  return `${what}: ${list(rest > 0 ? [...shown, `${rest} more`] : shown)}`;
+}
