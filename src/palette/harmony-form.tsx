@@ -111,6 +111,7 @@ export function HarmonyForm() {
                     settings: fresh,
                   },
                   newId,
+                  key.id,
                 ),
               )
             }

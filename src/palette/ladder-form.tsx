@@ -35,6 +35,7 @@ export function LadderForm() {
         document,
         { id: newId(), kind: 'ladder', colour: key.colour, settings: DEFAULT_LADDER },
         newId,
+        key.id,
       ),
     );
   const { steps, from, to, drift, swing, intensity, taper } = set?.settings ?? DEFAULT_LADDER;

@@ -154,7 +154,9 @@ export function PaletteStave({ empty, onSelect, children }: Props) {
             </>
           )}
           {swatches.length === 0 && (
-            <p className="absolute inset-0 flex items-center font-serif text-xl italic">{empty}</p>
+            <p className="absolute inset-0 flex items-center font-serif text-xl leading-tight italic">
+              <span className="bg-sheet pr-3">{empty}</span>
+            </p>
           )}
         </div>
       </div>

@@ -55,7 +55,8 @@ export function StaveHead() {
                 host.select({ selected: swatches[0].id, chosen: swatches.map(({ id }) => id) })
               }
             >
-              All<span className="max-sm:sr-only"> of them</span>
+              <span className="sm:hidden">All</span>
+              <span className="max-sm:hidden">All of them</span>
             </Button>
           )}
         </div>

@@ -16,12 +16,13 @@ export const HOME_RADIUS = 0.015;
 export type NewId = () => string;
 export const newId: NewId = () => crypto.randomUUID();
 
-/** Picked, locked, changed and varied swatches stay when colours are extracted again. */
+/** Picked, locked, linked, changed and varied swatches stay when colours are extracted again. */
 export function staysOnExtraction(swatch: TraySwatch): boolean {
   return (
     swatch.locked ||
     swatch.origin !== 'extracted' ||
     swatch.change !== null ||
+    swatch.follows !== null ||
     swatch.parts.length > 0
   );
 }

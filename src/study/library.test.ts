@@ -165,14 +165,22 @@ describe('a library and the study it was made in', () => {
     );
     const saved = { ...library, ...libraryFrom(study, 'study', { hash: 'x' }) };
     expect(differencesFromStudy(saved.swatches, study.palette.swatches)).toEqual({
-      changed: [],
+      recoloured: [],
+      renamed: [],
+      otherRole: [],
       onlyHere: [],
       onlyThere: [],
     });
     const [ink, slate] = saved.swatches;
-    const edited = [{ ...ink, colour: of('#30343c') }, slate, swatch('lamp', '#f0a94c')];
+    const edited = [
+      { ...ink, colour: of('#30343c') },
+      { ...slate, name: 'roof', role: 'main' as const },
+      swatch('lamp', '#f0a94c'),
+    ];
     expect(differencesFromStudy(edited, study.palette.swatches)).toEqual({
-      changed: [ink.name],
+      recoloured: [ink.name],
+      renamed: ['roof'],
+      otherRole: ['roof'],
       onlyHere: ['lamp'],
       onlyThere: [study.palette.swatches.find(({ id }) => id === saved.swatches[2].id)?.name],
     });

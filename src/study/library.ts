@@ -154,7 +154,9 @@ export function namedSwatches(
 /** What of a library is no longer as in the study that it was made in, by the names of the swatches. */
 export interface StudyDifferences {
   /** In both, with another colour, name or role. */
-  changed: string[];
+  recoloured: string[];
+  renamed: string[];
+  otherRole: string[];
   onlyHere: string[];
   onlyThere: string[];
 }
@@ -166,19 +168,17 @@ export function differencesFromStudy(
 ): StudyDifferences {
   const inStudy = new Map(there.map((swatch) => [swatch.id, swatch]));
   const inLibrary = new Set(here.map(({ id }) => id));
-  const isChanged = (swatch: Swatch) => {
-    const other = inStudy.get(swatch.id);
-    return (
-      other !== undefined &&
-      !(
-        sameColour(swatch.colour, other.colour) &&
-        swatch.name === other.name &&
-        swatch.role === other.role
-      )
-    );
-  };
+  const changed = (isChanged: (one: Swatch, other: TraySwatch) => boolean) =>
+    here
+      .filter((swatch) => {
+        const other = inStudy.get(swatch.id);
+        return other !== undefined && isChanged(swatch, other);
+      })
+      .map(({ name }) => name);
   return {
-    changed: here.filter(isChanged).map(({ name }) => name),
+    recoloured: changed(({ colour }, other) => !sameColour(colour, other.colour)),
+    renamed: changed(({ name }, other) => name !== other.name),
+    otherRole: changed(({ role }, other) => role !== other.role),
     onlyHere: here.filter(({ id }) => !inStudy.has(id)).map(({ name }) => name),
     onlyThere: there.filter(({ id }) => !inLibrary.has(id)).map(({ name }) => name),
   };

@@ -176,3 +176,36 @@ describe('a derived colour', () => {
     expect(addDerived(tray, { ...rule, from: 'gone' }, newId)).toBe(tray);
   });
 });
+
+describe('the swatch that a set is built from', () => {
+  const blue = swatch('blue', '#3b5f9e');
+  const tray = withTray(swatch('cream', '#f0e6c8'), blue);
+
+  it('is one of its tones, and moves with them', () => {
+    const after = addSet(tray, blues, newId, 'blue');
+    expect(after.palette.swatches).toHaveLength(2 + DEFAULT_LADDER.steps - 1);
+    expect(linked(after)).toHaveLength(DEFAULT_LADDER.steps);
+    expect(linked(after).some(({ id }) => id === 'blue')).toBe(true);
+    const swung = { ...blues, settings: { ...DEFAULT_LADDER, swing: 90 } };
+    const moved = changeSet(after, swung, newId);
+    expect(ids(moved)).toEqual(ids(after));
+    expect(moved.palette.swatches.find(({ id }) => id === 'blue')?.colour).not.toEqual(blue.colour);
+  });
+
+  it('stays by itself where it is locked, or not the colour of any tone', () => {
+    const locked = withTray({ ...blue, locked: true });
+    expect(linked(addSet(locked, blues, newId, 'blue'))).toHaveLength(DEFAULT_LADDER.steps);
+    expect(ids(addSet(locked, blues, newId, 'blue'))).toHaveLength(1 + DEFAULT_LADDER.steps);
+    expect(ids(addSet(tray, triad, newId, 'blue'))).toHaveLength(2 + 3);
+  });
+
+  it('is the key of a harmony that keeps it', () => {
+    const keeping = {
+      ...triad,
+      settings: { ...triad.settings, keepsKey: true },
+    } as PaletteSet;
+    const after = addSet(tray, keeping, newId, 'blue');
+    expect(ids(after)).toHaveLength(2 + 2);
+    expect(linked(after).map(({ id }) => id)).toContain('blue');
+  });
+});

@@ -3,7 +3,8 @@ import type { Oklab } from '@/core/colour/oklab';
 import { wheelOf } from '@/core/colour/wheel';
 import { buildHarmony } from '@/core/palette/build-harmony';
 import { derived } from '@/core/palette/derived';
-import { ladder } from '@/core/palette/ladder';
+import { ladder, ladderValues } from '@/core/palette/ladder';
+import { valueOfOklab } from '@/core/colour/value';
 import { MAX_SETS, type Follows, type PaletteSet } from '@/contracts/palette';
 import type { TraySwatch } from '@/contracts/study';
 import { byValueInto, DEFAULT_SWATCH_FIELDS, type NewId } from './edits';
@@ -16,14 +17,35 @@ export function coloursOfSet(set: PaletteSet): Oklab[] {
     : buildHarmony(set.colour, set.settings, wheelOf(set.wheel));
 }
 
-/** Adds a set and a linked swatch for each of its colours. Throws a RangeError where there is no room. */
-export function addSet<D extends HasPalette>(document: D, set: PaletteSet, newId: NewId): D {
+/** Which of a set's colours is the one that it was built from; −1 where none is. */
+function ownIndex(set: PaletteSet): number {
+  if (set.kind === 'harmony') return set.settings.keepsKey ? 0 : -1;
+  const own = valueOfOklab(set.colour);
+  return ladderValues(own, set.settings).indexOf(own);
+}
+
+/**
+ * Adds a set and a linked swatch for each of its colours. The swatch that it is built from takes the place of its own
+ * colour, if it is free to be moved. Throws a RangeError where there is no room.
+ */
+export function addSet<D extends HasPalette>(
+  document: D,
+  set: PaletteSet,
+  newId: NewId,
+  key: string | null = null,
+): D {
   const { sets } = document.palette;
   const colours = coloursOfSet(set);
+  const own = ownIndex(set);
+  const isKey = ({ id, locked, follows, change, colour }: TraySwatch) =>
+    id === key && !locked && !follows && !change && own >= 0 && sameColour(colour, colours[own]);
   if (sets.length >= MAX_SETS)
     throw new RangeError(`A palette has at most ${MAX_SETS} ladders and harmonies.`);
   checkRoom(document, colours.length);
-  const next = { ...document, palette: { ...document.palette, sets: [...sets, set] } };
+  const swatches = document.palette.swatches.map((swatch): TraySwatch =>
+    isKey(swatch) ? { ...swatch, follows: { kind: 'set', id: set.id, index: own } } : swatch,
+  );
+  const next = { ...document, palette: { ...document.palette, swatches, sets: [...sets, set] } };
   return withMembers(next, set.id, colours, 0, newId);
 }
 
@@ -98,18 +120,24 @@ function withMembers<D extends HasPalette>(
     const colour = colours[swatch.follows.index];
     return colour ? [{ ...swatch, colour }] : [];
   });
-  const fresh = colours.slice(before);
+  const taken = new Set(
+    kept.flatMap(({ follows }) =>
+      follows?.kind === 'set' && follows.id === set ? [follows.index] : [],
+    ),
+  );
+  const fresh = colours
+    .map((colour, index) => ({ colour, index }))
+    .filter(({ index }) => index >= before && !taken.has(index));
   const names = paletteNames(
-    fresh,
+    fresh.map(({ colour }) => colour),
     kept.map(({ name }) => name),
   );
   return withSwatches(
     document,
     fresh
-      .map((colour, i): TraySwatch => {
-        const follows: Follows = { kind: 'set', id: set, index: before + i };
-        return built(newId(), names[i], colour, follows);
-      })
+      .map(({ colour, index }, i) =>
+        built(newId(), names[i], colour, { kind: 'set', id: set, index }),
+      )
       .reduce(byValueInto, kept),
   );
 }

@@ -61,7 +61,11 @@ export function Wall({ opened, first }: { opened: StudySearch; first: FoundStudi
           onChange={(event) => setSearch({ ...search, text: event.target.value })}
           className="ml-auto h-9 w-full max-w-60 min-w-16 border border-line bg-sheet px-2.5 placeholder:text-soft max-sm:h-10 max-sm:max-w-none"
         />
-        <Button weight="strong" onClick={open} className="h-9 min-h-9 whitespace-nowrap max-sm:h-10">
+        <Button
+          weight="strong"
+          onClick={open}
+          className="h-9 min-h-9 whitespace-nowrap max-sm:h-10"
+        >
           Import a picture
         </Button>
       </TopLine>

@@ -6,16 +6,19 @@ import type { Library } from '@/contracts/library';
 import { PaletteHostContext } from '@/palette/host';
 import { PaletteStave } from '@/palette/palette-stave';
 import { Button } from '@/ui/button';
+import { Finding, Section } from '@/ui/panel-parts';
 import { Select } from '@/ui/select';
 import { TopLine } from '@/ui/shell';
+import { useMedia } from '@/ui/use-media';
 import { UndoRedo } from '@/ui/undo-redo';
 import { capital, count, several } from '@/ui/words';
 import { ExportDialog } from '../transfer/export-dialog';
 import { AddTab } from './add-tab';
 import { LibraryFields } from './library-fields';
 import { LibraryHistory } from './library-history';
-import { LibraryPanel } from './library-panel';
+import { LibraryPanel, NARROW, tabForSwatch, type LibraryTab } from './library-panel';
 import { paletteHostOf } from './palette-host';
+import { SwatchDetails, type SwatchPart } from './swatch-details';
 import { SwatchList } from './swatch-list';
 import { SWATCH_ORDERS, sortedSwatches, type SwatchOrder } from './swatch-order';
 import { useLibrary } from './use-library';
@@ -34,13 +37,29 @@ export function LibraryPage({ library, opened }: Props) {
   const { history, change, saveState, undo, redo, selected, chosen, set } = useStore(store);
   const content = history.present;
   const [exporting, setExporting] = useState(false);
+  const [tab, setTab] = useState<LibraryTab>(
+    content.swatches.length === 0 ? 'add' : opened ? 'swatch' : 'about',
+  );
   const chooseNone = () => set({ chosen: [] });
   const actions = useLibraryActions(library, store);
   const chosenIds = new Set(chosen);
 
+  const isNarrow = useMedia(NARROW);
+  const openSwatch = content.swatches.find(({ id }) => id === selected);
+  const changeSwatch = (id: string, part: SwatchPart) =>
+    actions.setSwatches(
+      (all) => all.map((one) => (one.id === id ? { ...one, ...part } : one)),
+      `${Object.keys(part).join()} ${id}`,
+    );
+
+  const taken = () => {
+    const { selected: id } = store.getState();
+    if (id) setTab(tabForSwatch);
+    showInAddress(library.id, id);
+  };
   const open = (id: string | null) => {
     set({ selected: id });
-    showInAddress(library.id, id);
+    taken();
   };
 
   return (
@@ -83,55 +102,79 @@ export function LibraryPage({ library, opened }: Props) {
               </Button>
             </div>
           </div>
-          <div className="sticky top-0 z-20 h-44 border-y bg-sheet">
+          <div className="sticky top-0 z-20 h-52 border-y [@media(height<=700px)]:h-40 bg-sheet">
             <PaletteStave
               empty="Add a colour below: typed, pasted, or from another library."
-              onSelect={() => showInAddress(library.id, store.getState().selected)}
+              onSelect={taken}
             />
           </div>
-          <div className="mx-auto grid max-w-[100rem] gap-x-8 gap-y-4 px-4 py-4 sm:px-6 md:grid-cols-[minmax(0,1fr)_21rem]">
-            <div className="min-w-0 max-md:order-2">
-              <div className="mb-2 flex items-center justify-between gap-3">
-                <p>{capital(several(content.swatches.length, 'swatch', 'swatches'))}</p>
-                <Select
-                  label="Put the swatches in order"
-                  value=""
-                  options={[
-                    { value: '', title: 'put in order …' },
-                    ...SWATCH_ORDERS.map((order) => ({ value: order, title: order })),
-                  ]}
-                  onChange={(order) =>
-                    order && actions.setSwatches((all) => sortedSwatches(all, order as SwatchOrder))
+          <div
+            className={`mx-auto grid max-w-[100rem] gap-x-8 gap-y-4 px-4 sm:px-6 ${content.swatches.length > 0 ? 'md:grid-cols-[minmax(0,1fr)_23rem]' : 'max-w-2xl!'}`}
+          >
+            {content.swatches.length > 0 && (
+              <div className="min-w-0 py-4 max-md:order-2">
+                <div className="mb-2 flex items-center justify-between gap-3">
+                  <p>{capital(several(content.swatches.length, 'swatch', 'swatches'))}</p>
+                  <Select
+                    label="Put the swatches in order"
+                    value=""
+                    options={[
+                      { value: '', title: 'put in order …' },
+                      ...SWATCH_ORDERS.map((order) => ({ value: order, title: order })),
+                    ]}
+                    onChange={(order) =>
+                      order &&
+                      actions.setSwatches((all) => sortedSwatches(all, order as SwatchOrder))
+                    }
+                  />
+                </div>
+                <SwatchList
+                  libraryId={library.id}
+                  swatches={content.swatches}
+                  opened={chosen.length > 1 ? null : selected}
+                  chosen={chosenIds}
+                  onOpen={open}
+                  onChoose={(id) =>
+                    set({
+                      chosen: chosenIds.has(id)
+                        ? chosen.filter((one) => one !== id)
+                        : [...chosen, id],
+                    })
                   }
+                  onChange={(id, part) =>
+                    actions.setSwatches(
+                      (all) => all.map((one) => (one.id === id ? { ...one, ...part } : one)),
+                      `${Object.keys(part).join()} ${id}`,
+                    )
+                  }
+                  onDelete={(id) => host.remove([id])}
                 />
               </div>
-              <SwatchList
-                libraryId={library.id}
-                swatches={content.swatches}
-                opened={chosen.length > 1 ? null : selected}
-                chosen={chosenIds}
-                onOpen={open}
-                onChoose={(id) =>
-                  set({
-                    chosen: chosenIds.has(id)
-                      ? chosen.filter((one) => one !== id)
-                      : [...chosen, id],
-                  })
-                }
-                onChange={(id, part) =>
-                  actions.setSwatches(
-                    (all) => all.map((one) => (one.id === id ? { ...one, ...part } : one)),
-                    `${Object.keys(part).join()} ${id}`,
-                  )
-                }
-                onDelete={(id) => host.remove([id])}
-              />
-              {content.swatches.length === 0 && (
-                <p className="font-serif text-xl italic">No swatch is in this library.</p>
-              )}
-            </div>
+            )}
             <LibraryPanel
-              first={content.swatches.length === 0 ? 'add' : 'about'}
+              tab={isNarrow && tab === 'swatch' ? 'about' : tab}
+              onTab={setTab}
+              swatch={
+                isNarrow ? null : openSwatch ? (
+                  <Section
+                    title={openSwatch.name}
+                    aside={
+                      <Button weight="quiet" onClick={() => open(null)}>
+                        Done
+                      </Button>
+                    }
+                  >
+                    <SwatchDetails
+                      key={openSwatch.id}
+                      libraryId={library.id}
+                      swatch={openSwatch}
+                      onChange={(part) => changeSwatch(openSwatch.id, part)}
+                    />
+                  </Section>
+                ) : (
+                  <Finding>Take one up on the stave or in the list: it is changed here.</Finding>
+                )
+              }
               about={<LibraryFields library={library} content={content} change={change} />}
               add={
                 <AddTab

@@ -49,9 +49,12 @@ export function SinceStudy({
 
 const MAX_NAMES = 4;
 
-function sinceWords({ changed, onlyHere, onlyThere }: StudyDifferences): string {
+function sinceWords(since: StudyDifferences): string {
+  const { recoloured, renamed, otherRole, onlyHere, onlyThere } = since;
   const parts = [
-    part(changed, 'changed since then'),
+    part(recoloured, 'another colour than in the study'),
+    part(renamed, 'another name'),
+    part(otherRole, 'another role'),
     part(onlyHere, 'only here'),
     part(onlyThere, 'only in the study'),
   ].filter(Boolean);

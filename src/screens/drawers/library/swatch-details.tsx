@@ -28,7 +28,7 @@ interface Props {
 export function SwatchDetails({ libraryId, swatch, onChange }: Props) {
   const [others, setOthers] = useState<string | null>(null);
   return (
-    <div className="grid gap-x-8 gap-y-4 bg-sheet p-4 md:grid-cols-2">
+    <div className="flex flex-col gap-4">
       <div className="flex flex-col gap-3">
         <TextField
           label="Other names, with commas between"

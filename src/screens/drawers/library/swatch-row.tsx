@@ -10,6 +10,8 @@ import { Button } from '@/ui/button';
 import { placeHref } from '@/ui/place';
 import { useSettings } from '@/ui/settings';
 import { percent, valueWords } from '@/ui/words';
+import { useMedia } from '@/ui/use-media';
+import { NARROW } from './library-panel';
 import { SwatchDetails, type SwatchPart } from './swatch-details';
 
 interface Props {
@@ -26,12 +28,14 @@ interface Props {
 /** A swatch to rename, annotate, read closely, and follow back to its place. */
 export function SwatchRow({ swatch, open, chosen, onOpen, onChoose, ...rest }: Props) {
   const { settings } = useSettings();
+  // Where there is room its details stand beside the list.
+  const isNarrow = useMedia(NARROW);
   const { libraryId, onChange, onDelete } = rest;
   const [name, setName] = useState<string | null>(null);
   const { provenance } = swatch;
   const unnamed = name !== null && name.trim() === '';
   return (
-    <div className="border-b">
+    <div className={`border-b ${open ? 'bg-sheet' : ''}`}>
       <div className="flex items-center gap-2 py-2">
         <label className="flex h-10 w-8 shrink-0 items-center">
           <input
@@ -90,7 +94,11 @@ export function SwatchRow({ swatch, open, chosen, onOpen, onChoose, ...rest }: P
           <Trash2 size={18} aria-hidden />
         </Button>
       </div>
-      {open && <SwatchDetails libraryId={libraryId} swatch={swatch} onChange={onChange} />}
+      {open && isNarrow && (
+        <div className="bg-sheet p-3">
+          <SwatchDetails libraryId={libraryId} swatch={swatch} onChange={onChange} />
+        </div>
+      )}
     </div>
   );
 }

@@ -13,6 +13,7 @@ import { useDrawn } from '../../use-answer';
 import { usePalette } from '../../use-palette';
 import type { Point } from '../../view';
 import { paletteView } from './palette-view';
+import { useTestedPalette } from './tested-palette';
 
 type LensKind = 'mapped' | 'failing' | 'reached' | 'squint' | 'zones' | 'pushed';
 
@@ -43,7 +44,7 @@ function useLensQuery(): QueryOf<LensKind> | null {
   const values = useDocument((document) => document.values);
   const swatches = useDocument((document) => document.palette.swatches);
   const pushSettings = usePushSettings();
-  const colours = swatches.map(({ colour }) => colour);
+  const { colours } = useTestedPalette();
   if (tab === 'test' && colours.length > 0)
     return testLens === 'picture' ? null : { kind: testLens, colours };
   if (tab === 'build' && build === 'limited') {

@@ -1,4 +1,4 @@
-import { addressCodec, oneOf, transient } from '@/ui/address';
+import { addressCodec, oneOf, text, transient } from '@/ui/address';
 import { BUILDS, type Build } from '@/palette/build-tab';
 import type { StepView } from '../../view';
 
@@ -12,6 +12,8 @@ interface PaletteView {
   tab: PaletteTab;
   build: Build;
   testLens: (typeof TEST_LENSES)[number];
+  /** The library that is tested in place of the tray; none where it is empty. */
+  of: string;
   /** The swatches of a limited palette whose reach is shown. */
   limited: readonly string[];
 }
@@ -25,6 +27,7 @@ export const paletteView: StepView<PaletteView> = {
     }),
     build: oneOf('build', BUILDS, 'ladder', { values: { follow: 'derived', limit: 'limited' } }),
     testLens: oneOf('fit', TEST_LENSES, 'mapped'),
+    of: text('of', 40),
     limited: transient<readonly string[]>([]),
   }),
 };

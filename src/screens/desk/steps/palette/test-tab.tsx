@@ -4,26 +4,39 @@ import { Plus } from 'lucide-react';
 import { hexFromOklab } from '@/core/colour/hex';
 import { shortName } from '@/core/colour/name';
 import { placeWords } from '@/core/picture/place-words';
+import { MAX_TRAY } from '@/contracts/study';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { capital, percent } from '@/ui/words';
-import { useDocument, useStepView } from '../../desk-store';
+import { useStepView } from '../../desk-store';
 import { useAnswer } from '../../use-answer';
 import { usePalette } from '../../use-palette';
 import { Finding, Section } from '../../panel/panel-parts';
 import { Pointing } from '../../panel/pointing';
 import { testSentence } from '@/palette/palette-sentence';
 import { paletteView } from './palette-view';
+import { useTestedPalette } from './tested-palette';
 
 /** The picture in nothing but the palette, where that fails, and what is missing. */
 export function TestTab() {
   const palette = usePalette();
-  const swatches = useDocument((document) => document.palette.swatches);
+  const { name, colours, state } = useTestedPalette();
   const [{ testLens }, look] = useStepView(paletteView);
-  const colours = swatches.map(({ colour }) => colour);
   const { value: fit, stale } = useAnswer<'fit'>(
     colours.length > 0 ? { kind: 'fit', colours } : null,
   );
+  if (state === 'loading') return <Finding>Fetching the palette …</Finding>;
+  if (colours.length === 0 && name !== null)
+    return (
+      <>
+        <Finding>
+          {state === 'gone'
+            ? 'The library that was to be tried is not in the Drawers.'
+            : `There is no colour in “${name}” yet.`}
+        </Finding>
+        <Button onClick={() => look({ of: '' })}>Try the tray</Button>
+      </>
+    );
   if (colours.length === 0)
     return <Finding>Pick some colours first: there is nothing to test on the picture.</Finding>;
   return (
@@ -31,6 +44,15 @@ export function TestTab() {
       <Finding stale={stale}>
         {fit ? testSentence(fit, colours.length) : 'Testing the palette on it …'}
       </Finding>
+      {name !== null && (
+        <p className="mb-3 flex items-center justify-between gap-2 text-[15px]">
+          <span>
+            “{name}” of the Drawers, not the tray, is tried on the picture
+            {colours.length === MAX_TRAY && `: its first ${MAX_TRAY} swatches`}.
+          </span>
+          <Button onClick={() => look({ of: '' })}>The tray</Button>
+        </p>
+      )}
       <div className="mb-3">
         <Choice
           label="What is shown"

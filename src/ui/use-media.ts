@@ -1,0 +1,16 @@
+'use client';
+
+import { useSyncExternalStore } from 'react';
+
+/** Whether a media query holds; not on the server. */
+export function useMedia(query: string): boolean {
+  return useSyncExternalStore(
+    (changed) => {
+      const list = window.matchMedia(query);
+      list.addEventListener('change', changed);
+      return () => list.removeEventListener('change', changed);
+    },
+    () => window.matchMedia(query).matches,
+    () => false,
+  );
+}
