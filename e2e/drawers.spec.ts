@@ -199,6 +199,7 @@ test('a swatch says what it is, where it was taken, where else it is, and what i
   await page.getByRole('link', { name: /^Wet dusk, lamps lit/ }).click();
   await page.getByRole('button', { name: 'Figures and note of navy' }).click();
   await expect(page).toHaveURL(/swatch=/);
+  await page.getByText('Figures', { exact: true }).click();
   await page.getByRole('button', { name: /^Copy hex/ }).click();
   expect(await page.evaluate(() => navigator.clipboard.readText())).toBe('#253354');
   for (const term of ['OKLCH', 'sRGB', 'L*a*b*', 'Munsell value', 'share'])

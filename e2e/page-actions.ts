@@ -90,6 +90,14 @@ export function tray(page: Page): Locator {
   return page.getByTestId('tray').getByRole('button');
 }
 
+/** What the tray's swatches say of themselves, and the colours of their blocks as they are on the screen. */
+export const labels = (page: Page) =>
+  tray(page).evaluateAll((all) => all.map((block) => block.getAttribute('aria-label') ?? ''));
+export const hexes = (page: Page) =>
+  tray(page).evaluateAll((all) =>
+    all.map((block) => getComputedStyle(block.firstElementChild as Element).backgroundColor),
+  );
+
 /** A point of the stage, in fractions of it. */
 export async function onStage(page: Page, x: number, y: number): Promise<[number, number]> {
   const box = await page.getByTestId('stage').boundingBox();

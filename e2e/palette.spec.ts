@@ -7,7 +7,9 @@ import {
   choose,
   deskIsSet,
   dropPicture,
+  hexes,
   isSaved,
+  labels,
   onStage,
   openStudy,
   picturePath,
@@ -21,13 +23,6 @@ import {
 
 const app = appFor('demo');
 const finding = (page: Page) => page.getByTestId('finding');
-const labels = (page: Page) =>
-  tray(page).evaluateAll((all) => all.map((block) => block.getAttribute('aria-label') ?? ''));
-/** The colours of the tray's blocks, as they are on the screen. */
-const hexes = (page: Page) =>
-  tray(page).evaluateAll((all) =>
-    all.map((block) => getComputedStyle(block.firstElementChild as Element).backgroundColor),
-  );
 const panel = (page: Page): Locator => page.getByRole('complementary', { name: 'Findings' });
 
 test('extraction: the suggested count, a lean, a loop on the picture; the same as on the command line', async ({

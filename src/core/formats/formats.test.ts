@@ -126,6 +126,7 @@ describe('GPL', () => {
       'roles',
       'shares',
       'provenance',
+      'ladders and links',
       'exact colour',
     ]);
   });

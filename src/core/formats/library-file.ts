@@ -33,6 +33,8 @@ export interface LibraryFile {
   note: string;
   tags: string[];
   swatches: FileSwatch[];
+  /** Ladders, links and what colours were changed from, as our own format carries them unread; left out for none. */
+  built?: unknown;
 }
 
 /** What a format keeps of a library. Anything not listed here is lost by it. */
@@ -46,6 +48,7 @@ export type Capability =
   | 'roles'
   | 'shares'
   | 'provenance'
+  | 'ladders and links'
   | 'exact colour'
   | '8-bit colour';
 
@@ -59,6 +62,7 @@ export const ALL_CAPABILITIES: readonly Capability[] = [
   'roles',
   'shares',
   'provenance',
+  'ladders and links',
   'exact colour',
 ];
 

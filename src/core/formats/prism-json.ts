@@ -28,6 +28,7 @@ const file = z.object({
     note: z.string().max(4000).default(''),
     tags: z.array(z.string().max(60)).max(100).default([]),
     swatches: z.array(swatch).max(MAX_LIBRARY_SWATCHES),
+    built: z.unknown().optional(),
   }),
 });
 
@@ -43,7 +44,7 @@ export const prismJson: LibraryFormat = {
   mediaType: 'application/json',
   holds: ALL_CAPABILITIES,
 
-  write: ({ name, note, tags, swatches }) => {
+  write: ({ name, note, tags, swatches, built }) => {
     const plain = {
       format: KIND,
       version: VERSION,
@@ -58,6 +59,7 @@ export const prismJson: LibraryFormat = {
           oklab: [colour.L, colour.a, colour.b],
           ...partsOf(rest),
         })),
+        ...(built !== undefined && { built }),
       },
     };
     return JSON.stringify(plain, null, 2) + '\n';

@@ -27,7 +27,7 @@ describe('CSV', () => {
         );
       }),
     );
-    expect(loses(csv)).toEqual(['name', 'note', 'tags', 'provenance']);
+    expect(loses(csv)).toEqual(['name', 'note', 'tags', 'provenance', 'ladders and links']);
   });
 
   const FORMULAS = [

@@ -20,7 +20,7 @@ describe('design tokens', () => {
         expect(designTokens.read(designTokens.write(library))).toEqual(plain(library));
       }),
     );
-    expect(loses(designTokens)).toEqual([]);
+    expect(loses(designTokens)).toEqual(['ladders and links']);
   });
 
   it('are read from other programs: groups, types above, hex, spaces, references', () => {

@@ -1,3 +1,6 @@
+import type { LibraryFile } from '@/core/formats/library-file';
+import { NO_MOVES } from '@/core/palette/colour-change';
+import { DEFAULT_LADDER } from '@/core/palette/ladder';
 import { hexFromOklab } from '@/core/colour/hex';
 import fc from 'fast-check';
 import sharp from 'sharp';
@@ -35,6 +38,16 @@ content.swatches[0].provenance = {
 };
 content.swatches[1].otherNames = ['wet slate', 'ardoise'];
 content.swatches[2].role = 'accent';
+content.sets = [
+  { id: 'tones', kind: 'ladder', colour: content.swatches[6].colour, settings: DEFAULT_LADDER },
+];
+content.swatches[4].change = {
+  was: content.swatches[5].colour,
+  from: content.swatches[5].colour,
+  moves: { ...NO_MOVES, value: 0.5 },
+};
+content.swatches[5].parts = [{ at: 5, swatch: { ...content.swatches[0], id: 'part' } }];
+content.swatches[6].follows = { kind: 'set', id: 'tones', index: 1 };
 content.swatches[3].name = '🌧️ قرمز “dark”';
 const bytesOf = (text: string) => new TextEncoder().encode(text);
 const bare = ({ id: _, ...rest }: Swatch) => rest;
@@ -58,7 +71,8 @@ describe('a library on its way out and back', () => {
     expect(back.swatches.map(({ name }) => name)).toEqual(content.swatches.map(({ name }) => name));
     if (loses(format).length === 0) {
       expect(back.swatches.map(bare)).toEqual(content.swatches.map(bare));
-      expect(back).toMatchObject({ note: content.note, tags: content.tags });
+      const { note, tags, sets, target } = content;
+      expect(back).toMatchObject({ note, tags, sets, target });
     }
   });
 
@@ -73,6 +87,38 @@ describe('a library on its way out and back', () => {
     const read = await previewFile('all.zip', zip);
     expect(read.map((one) => one.content?.swatches.length)).toEqual([9, 9]);
     expect(await exportLibraries([id], FORMATS[0])).not.toHaveLength(zip.length);
+  });
+});
+
+describe('what was built in a library', () => {
+  const shadow = (from: string): LibraryContent => ({
+    ...content,
+    swatches: content.swatches.map((one, i) =>
+      i === 7
+        ? {
+            ...one,
+            follows: { kind: 'rule', from, rule: 'shadow', amount: 0.5, warmth: 0, wheel: 'even' },
+          }
+        : one,
+    ),
+  });
+  const read = async (file: LibraryFile) =>
+    (await previewFile('a.prism.json', bytesOf(prismJson.write(file))))[0]
+      .content as LibraryContent;
+
+  it('follows what it followed, under the ids that swatches get on their way in', async () => {
+    const back = await read(fileOf(shadow(content.swatches[2].id)));
+    expect(back.swatches[7].follows).toMatchObject({ from: back.swatches[2].id, rule: 'shadow' });
+    expect(back.swatches[2].id).not.toBe(content.swatches[2].id);
+  });
+
+  it('follows nothing where that is not in the file, and is left out where it is broken', async () => {
+    const lost = await read(fileOf(shadow('nobody')));
+    expect(lost.swatches[7].follows).toBeNull();
+    expect(lost.sets).toHaveLength(1);
+    const broken = await read({ ...fileOf(content), built: { sets: 'none' } });
+    expect(broken.sets).toEqual([]);
+    expect(broken.swatches).toHaveLength(content.swatches.length);
   });
 });
 

@@ -18,6 +18,7 @@ import {
   writeLibrary,
 } from '../files/library-bytes';
 import { isZip, unzipped, zipped, type NamedBytes } from '../files/zips';
+import { builtOf, withBuilt } from './built';
 import { getLibrary } from './libraries';
 
 /** A library as a file of a format. */
@@ -53,8 +54,17 @@ export async function exportLibraries(
   }
 }
 
-export function fileOf({ name, note, tags, swatches }: LibraryContent): LibraryFile {
-  return { name, note, tags, swatches: swatches.map(({ id: _, ...rest }) => rest) };
+export function fileOf(content: LibraryContent): LibraryFile {
+  const { name, note, tags, swatches } = content;
+  return {
+    name,
+    note,
+    tags,
+    swatches: swatches.map(
+      ({ id: _id, follows: _follows, change: _change, parts: _parts, ...rest }) => rest,
+    ),
+    ...builtOf(content),
+  };
 }
 
 /**
@@ -126,7 +136,7 @@ function tableOf(
 /** What a file says as a library can hold it: with ids, and names for what has none. */
 function contentOf(fileName: string, file: LibraryFile): LibraryContent {
   const stem = fileName.replace(/^.*[\\/]/, '').replace(/(\.prism|\.tokens)?\.[a-z0-9]{1,6}$/i, '');
-  return libraryContentSchema.parse({
+  const plain = libraryContentSchema.parse({
     name: cutText(file.name.trim() || stem.trim() || 'Imported', 200),
     note: file.note,
     tags: file.tags.map((tag) => tag.trim()).filter(Boolean),
@@ -137,4 +147,5 @@ function contentOf(fileName: string, file: LibraryFile): LibraryContent {
       otherNames: entry.otherNames.map((name) => name.trim()).filter(Boolean),
     })),
   });
+  return withBuilt(plain, file.built);
 }

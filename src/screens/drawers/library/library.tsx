@@ -40,7 +40,7 @@ export function LibraryPage({ library, opened }: Props) {
   const [tab, setTab] = useState<LibraryTab>(
     content.swatches.length === 0 ? 'add' : opened ? 'swatch' : 'about',
   );
-  const chooseNone = () => set({ chosen: [] });
+  const chooseNone = () => set({ chosen: [], selected: null });
   const actions = useLibraryActions(library, store);
   const chosenIds = new Set(chosen);
 
