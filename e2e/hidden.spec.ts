@@ -62,6 +62,12 @@ test('a fog: what is hidden is listed, shown, mapped and taken as pairs', async 
   await expect(tray(page)).toHaveCount(there + 2 * listed);
   await page.keyboard.press('Control+z');
   await expect(tray(page)).toHaveCount(there);
+  // Some of them, as they are.
+  for (const n of [0, 2]) await rows(page).nth(n).getByRole('checkbox').check();
+  await page.getByRole('button', { name: 'Add two as they are' }).click();
+  await expect(tray(page)).toHaveCount(there + 2);
+  await expect(page.getByRole('button', { name: 'Add all strengthened' })).toBeVisible();
+  await page.keyboard.press('Control+z');
 
   await choose(page, 'Seen as', 'map');
   await expect(page).toHaveURL(/lens=map/);
@@ -71,13 +77,15 @@ test('a fog: what is hidden is listed, shown, mapped and taken as pairs', async 
       [0.6, 0.64].map(async (x) => String(await pixelAt(page, ...(await onStage(page, x, 0.3))))),
     );
   await expect.poll(async () => new Set(await two()).size).toBe(1);
-  await page.getByRole('button', { name: 'Map to print …' }).click();
+  await page.getByRole('button', { name: 'Map or list to print …' }).click();
   await expect(page.getByRole('img', { name: /^Map of \d+ hidden colours/ })).toBeVisible();
   const [sheet] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save PNG' }).click(),
   ]);
   expect(sheet.suggestedFilename()).toBe('Fog at the passing loop, hidden colours.png');
+  await choose(page, 'What is printed', 'the list');
+  await expect(page.getByRole('img', { name: /^List of \d+ hidden colours/ })).toBeVisible();
   await page.keyboard.press('Escape');
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.map(({ id }) => id)).toEqual([]);

@@ -292,7 +292,7 @@ test('two greys side by side, with the colours that part them', async ({ page })
   await expect(page.getByRole('button', { name: /^Blue/ })).toHaveAttribute('aria-pressed', 'true');
 });
 
-test('a value plan is taken away as PNG and SVG', async ({ page }) => {
+test('a value plan is taken away as PDF, PNG and SVG', async ({ page }) => {
   await openStudy(page, app.url, HALL);
   await toStep(page, 'Values');
   await page.getByRole('button', { name: 'Value plan to print' }).click();
@@ -310,6 +310,11 @@ test('a value plan is taken away as PNG and SVG', async ({ page }) => {
     const download = await waiting;
     return { name: download.suggestedFilename(), bytes: await readFile(await download.path()) };
   };
+  const pdf = await saved('Save PDF');
+  expect(pdf.name).toBe('Ticket hall at noon, 5 values.pdf');
+  expect(pdf.bytes.subarray(0, 5).toString()).toBe('%PDF-');
+  // A3 standing, in points.
+  expect(pdf.bytes.toString('latin1')).toMatch(/MediaBox \[0 0 841\.8\d* 1190\.5\d*\]/);
   const svg = await saved('Save SVG');
   expect(svg.name).toBe('Ticket hall at noon, 5 values.svg');
   const text = svg.bytes.toString('utf8');

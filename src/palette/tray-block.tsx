@@ -6,6 +6,7 @@ import { Link2, Lock } from 'lucide-react';
 import { hexFromOklab } from '@/core/colour/hex';
 import { valueOfOklab } from '@/core/colour/value';
 import type { TraySwatch } from '@/contracts/study';
+import { isEnd } from '@/study/edits';
 import { useSettings } from '@/ui/settings';
 import { percent, valueWords } from '@/ui/words';
 import type { StaveColumn } from '@/core/palette/stave-layout';
@@ -23,6 +24,9 @@ interface Props {
   onPoint: (on: boolean) => void;
   onKey: (event: React.KeyboardEvent) => void;
 }
+
+/** An end is seen however little of the picture it has, and its white on white. */
+const MIN_END = 16;
 
 /** A swatch on the stave: the whole column can be taken hold of, the block sits at its value. */
 export function TrayBlock({
@@ -71,11 +75,11 @@ export function TrayBlock({
       }}
     >
       <span
-        className={`absolute left-0 block ${isDragging ? 'shadow-[0_6px_14px_rgba(0,0,0,0.45)]' : ''} ${selected ? 'outline-2 outline-offset-2 outline-ink' : ''}`}
+        className={`absolute left-0 block ${isEnd(swatch) ? 'border border-ink' : ''} ${isDragging ? 'shadow-[0_6px_14px_rgba(0,0,0,0.45)]' : ''} ${selected ? 'outline-2 outline-offset-2 outline-ink' : ''}`}
         style={{
           top,
           height: block,
-          width: Math.max(4, column.block - 4),
+          width: Math.max(isEnd(swatch) ? MIN_END : 4, column.block - 4),
           background: hexFromOklab(swatch.colour),
         }}
       />

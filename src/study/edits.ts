@@ -27,6 +27,13 @@ export function staysOnExtraction(swatch: TraySwatch): boolean {
   );
 }
 
+/** A black, white or such that stands beside the colours that are counted. */
+export const isEnd = ({ origin }: TraySwatch): boolean => origin === 'end';
+
+/** What stays, and is one of the colours that an extraction is to have. */
+export const countsOnExtraction = (swatch: TraySwatch): boolean =>
+  staysOnExtraction(swatch) && !isEnd(swatch);
+
 /** What a swatch that is merely a colour has nothing to say of. */
 export const DEFAULT_SWATCH_FIELDS = {
   role: null,
@@ -52,15 +59,16 @@ export function applyExtraction(
   newId: NewId,
 ): StudyDocument {
   const { swatches } = document.palette;
-  const staying = swatches.filter(staysOnExtraction);
+  const staying = swatches.filter(countsOnExtraction);
   const kept = staying.map((swatch, i) => ({ ...swatch, share: found[i].share }));
+  const ends = swatches.filter(isEnd);
   const free = swatches.filter((swatch) => !staysOnExtraction(swatch));
   const fresh = found.slice(staying.length);
   const heirs = inherit(
     fresh.map((swatch) => swatch.colour),
     free,
   );
-  const taken = [...kept, ...heirs].flatMap((swatch) => (swatch ? [swatch.name] : []));
+  const taken = [...kept, ...ends, ...heirs].flatMap((swatch) => (swatch ? [swatch.name] : []));
   const nameless = fresh.filter((_, i) => !heirs[i]).map((swatch) => swatch.colour);
   const names = paletteNames(nameless, taken);
   const extracted = fresh.map(({ colour, share }, i): TraySwatch => {
@@ -80,7 +88,7 @@ export function applyExtraction(
     };
   });
   // What stays keeps its order; what is new goes where its value is.
-  const now = new Map([...kept, ...extracted].map((swatch) => [swatch.id, swatch]));
+  const now = new Map([...kept, ...ends, ...extracted].map((swatch) => [swatch.id, swatch]));
   const old = swatches.flatMap(({ id }) => now.get(id) ?? []);
   const all = extracted
     .filter((_, i) => !heirs[i])

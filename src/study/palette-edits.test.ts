@@ -1,8 +1,8 @@
+import { PAPER_WHITE, TRUE_WHITE } from '@/core/palette/ends';
 import fc from 'fast-check';
 import { anySrgb } from '@/core/testing';
 import { MAX_TRAY, studyDocumentSchema } from '@/contracts/study';
 import {
-  addEnd,
   addSwatches,
   editSwatches,
   mergeSwatches,
@@ -10,6 +10,7 @@ import {
   removeSwatches,
   replaceByComponents,
   takeApart,
+  toggleEnd,
   withRoles,
 } from './palette-edits';
 import { ids, of, swatch, withTray } from './testing/trays';
@@ -118,15 +119,22 @@ describe('the tray', () => {
     expect(replaceByComponents(tray, 'sky', newId)).toBe(tray);
   });
 
-  it('gets a paper light and a darkest dark at its ends, each by its own name', () => {
-    const ends = addEnd(addEnd(tray, 'light', newId), 'dark', newId);
-    const { swatches } = ends.palette;
-    expect(swatches[0]).toMatchObject({ name: 'darkest dark', role: 'dark' });
-    expect(swatches[swatches.length - 1]).toMatchObject({ name: 'paper light', role: 'light' });
-    expect(addEnd(ends, 'dark', newId).palette.swatches.map(({ name }) => name)).toContain(
-      'darkest dark 2',
+  it('gets ends, each by its own name and once, which a second touch takes away', () => {
+    const ends = toggleEnd(
+      toggleEnd(tray, 'paper white', PAPER_WHITE),
+      'darkest dark',
+      of('#101418'),
     );
+    const { swatches } = ends.palette;
+    expect(swatches[0]).toMatchObject({ name: 'darkest dark', role: 'dark', origin: 'end' });
+    expect(swatches.at(-1)).toMatchObject({ name: 'paper white', role: 'light', origin: 'end' });
     expect(studyDocumentSchema.parse(ends)).toEqual(ends);
+    const back = toggleEnd(toggleEnd(ends, 'paper white', PAPER_WHITE), 'darkest dark', of('#000'));
+    expect(back.palette.swatches).toEqual(tray.palette.swatches);
+    const taken = withTray({ ...swatch('x', '#ffffff'), name: 'true white' });
+    expect(
+      toggleEnd(taken, 'true white', TRUE_WHITE).palette.swatches.map(({ name }) => name),
+    ).toEqual(expect.arrayContaining(['true white', 'true white 2']));
   });
 
   it('takes several at once or none, and says when there is no room', () => {

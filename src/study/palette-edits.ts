@@ -2,6 +2,7 @@ import { paletteNames } from '@/core/colour/name';
 import type { Oklab } from '@/core/colour/oklab';
 import { valueOfOklab } from '@/core/colour/value';
 import { PAINTERS_WHEEL, wheelPosition } from '@/core/colour/wheel';
+import type { End } from '@/core/palette/ends';
 import { mergedColour } from '@/core/palette/near-duplicates';
 import type { Role } from '@/core/palette/proportion';
 import type { TraySwatch } from '@/contracts/study';
@@ -184,28 +185,31 @@ export function replaceByComponents<D extends HasPalette>(
   return withSwatches(document, fresh.reduce(byValueInto, swatches.toSpliced(at, 1)));
 }
 
-/** Paper white a touch warm, and a dark short of black: what nearly every palette wants at its ends. */
-export const PAPER_LIGHT: Oklab = { L: 0.965, a: 0.001, b: 0.009 };
-export const DARKEST_DARK: Oklab = { L: 0.185, a: 0.002, b: -0.006 };
+/** Each is in a palette once. */
+export const endId = (end: End) => `end-${end.replace(' ', '-')}`;
 
-/** Adds a light or a dark for the end of the palette, named and with its role. */
-export function addEnd<D extends HasPalette>(document: D, end: 'light' | 'dark', newId: NewId): D {
-  const id = newId();
+/**
+ * Adds an end of the palette, named and with its role; or takes it away again where it is there. It is not among the
+ * colours that are counted.
+ */
+export function toggleEnd<D extends HasPalette>(document: D, end: End, colour: Oklab): D {
+  const id = endId(end);
+  const { swatches } = document.palette;
+  if (swatches.some((swatch) => swatch.id === id)) return removeSwatches(document, new Set([id]));
   const added = addSwatch(document, {
     id,
     note: '',
-    colour: end === 'light' ? PAPER_LIGHT : DARKEST_DARK,
+    colour,
     share: null,
     locked: false,
-    origin: 'built',
-    role: end,
+    origin: 'end',
+    role: end === 'true black' || end === 'darkest dark' ? 'dark' : 'light',
     area: null,
     spread: null,
   });
-  const plain = end === 'light' ? 'paper light' : 'darkest dark';
-  const taken = new Set(document.palette.swatches.map(({ name }) => name));
-  let name = plain;
-  for (let n = 2; taken.has(name); n++) name = `${plain} ${n}`;
+  const taken = new Set(swatches.map(({ name }) => name));
+  let name: string = end;
+  for (let n = 2; taken.has(name); n++) name = `${end} ${n}`;
   return withSwatches(
     added,
     added.palette.swatches.map((swatch) => (swatch.id === id ? { ...swatch, name } : swatch)),

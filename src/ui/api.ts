@@ -37,6 +37,15 @@ export async function call<E extends Endpoint>(
   ) as AnswerOf<E>;
 }
 
+/** Calls an endpoint that answers with a file. Throws a RefusedError. */
+export async function callForFile<E extends Endpoint & { answer: { kind: 'file' } }>(
+  endpoint: E,
+  given: Given<E>,
+): Promise<Blob> {
+  const response = await send(endpoint, given, JSON.stringify(bodyIn(given)), {});
+  return response.blob();
+}
+
 /** Sends a file as it is, its name beside it. */
 export async function sendFile<E extends Endpoint & { body: 'bytes' }>(
   endpoint: E,

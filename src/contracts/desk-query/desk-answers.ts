@@ -14,7 +14,9 @@ import type { ValueEnds } from '@/core/measure/value-ends';
 import type { ValueStudy } from '@/core/measure/value-study';
 import type { ValueReading } from '@/core/measure/values';
 import type { ZoneBody } from '@/core/measure/zones';
+import type { Oklab } from '@/core/colour/oklab';
 import type { Extraction } from '@/core/palette/extract';
+import type { Lean } from '@/core/palette/lean';
 import type { Fit } from '@/core/palette/missing';
 import type { Reach } from '@/core/palette/reach';
 import type { CountSuggestion } from '@/core/palette/suggest';
@@ -72,6 +74,8 @@ export interface DeskAnswers {
   hiddenOutlines: Place[][][];
 
   extract: Extraction;
+  leans: ({ lean: Lean } & Extraction)[];
+  darkest: Oklab;
   countSuggestion: CountSuggestion;
   pick: { probe: Probe; clusters: ColourCluster[] } | null;
   shares: number[];

@@ -32,6 +32,16 @@ export const paletteQueries = [
     region: z.array(placeSchema).nullable(),
     from: sourceSchema,
   }),
+  /** What each lean extracts, and how far the picture is from it. */
+  z.object({
+    kind: z.literal('leans'),
+    count: z.number().int().min(MIN_SWATCHES).max(MAX_SWATCHES),
+    keep: colours,
+    region: z.array(placeSchema).nullable(),
+    from: sourceSchema,
+  }),
+  /** The picture's darkest dark. */
+  z.object({ kind: z.literal('darkest') }),
   z.object({ kind: z.literal('countSuggestion'), keep: colours }),
   /** `place` in fractions of the developed picture, the radius a share of its diagonal. */
   z.object({

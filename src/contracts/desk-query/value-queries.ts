@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { MAX_SQUARES, MIN_SQUARES } from '@/core/plan/transfer-grid';
-import { PLAN_PAPERS, type PlanPaper } from '@/core/plan/value-plan';
+import { MAX_LEAST_MASS, PLAN_PAPERS, type PlanPaper } from '@/core/plan/value-plan';
 import { MAX_SQUINT } from '@/core/picture/squint';
 import { valueScaleSchema } from '../colour';
 import { correctionSchema, depthMarkSchema, valueSettingsSchema, ZONE_LOOKS } from '../study';
@@ -30,6 +30,7 @@ export const planSettingsSchema = z.object({
   grid: gridSchema,
   numbers: z.boolean(),
   fill: z.enum(['greys', 'outlines']),
+  leastMass: z.number().min(0).max(MAX_LEAST_MASS),
   scale: valueScaleSchema,
 });
 

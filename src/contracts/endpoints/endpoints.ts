@@ -3,6 +3,7 @@ import { attemptSchema, recordSchema } from '../attempt';
 import { importEventSchema } from '../picture-import';
 import { oklabSchema } from '../colour';
 import { demoEventSchema } from '../demo';
+import { drawingSchema } from '../drawing';
 import {
   backupLookSchema,
   checkSchema,
@@ -175,6 +176,8 @@ const keep = {
 };
 
 const rest = {
+  /** A plan as a PDF on its own paper. */
+  printDrawing: post('/api/prints', file, { body: drawingSchema, reads: true }),
   guessRecord: get('/api/attempts', json(recordSchema)),
   keepAttempt: post('/api/attempts', json(recordSchema), { body: attemptSchema }),
   getSettings: get('/api/settings', json(settingsSchema)),

@@ -72,9 +72,7 @@ function axisOf(
   if (by === 'temperature' || by === 'picture' || chroma < GREY) return warm;
   const [towardA, towardB] = [a / chroma, b / chroma];
   const reach = Math.min(REACH, by === 'family' ? chroma * MAX_TURN : 0.8 * chroma);
-  return by === 'family'
-    ? [-reach * towardB, reach * towardA]
-    : [reach * towardA, reach * towardB];
+  return by === 'family' ? [-reach * towardB, reach * towardA] : [reach * towardA, reach * towardB];
 }
 
 /** The first principal axis of some colours in a and b, one and a half deviations long. */

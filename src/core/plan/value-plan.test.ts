@@ -1,6 +1,7 @@
 import { greyBytes, paintedBy } from '../testing';
 import { MUNSELL_SCALE } from '../colour/value-scale';
 import { valueImageOf } from '../picture/value-map';
+import { svgOf } from './drawing';
 import { gridLines } from './transfer-grid';
 import { PLAN_PAPERS, valuePlan, type PlanSettings } from './value-plan';
 
@@ -19,9 +20,13 @@ const SETTINGS: PlanSettings = {
   grid: { kind: 'squares', short: 4 },
   numbers: true,
   fill: 'greys',
+  leastMass: 0,
   scale: MUNSELL_SCALE,
 };
-const plan = (part: Partial<PlanSettings> = {}) => valuePlan(picture, { ...SETTINGS, ...part });
+const plan = (part: Partial<PlanSettings> = {}) => {
+  const { drawing, zones } = valuePlan(picture, { ...SETTINGS, ...part });
+  return { svg: svgOf(drawing), zones, ...drawing };
+};
 const part = (svg: string, name: string) =>
   svg.match(new RegExp(`<g data-part="${name}">([\\s\\S]*?)</g>`))?.[1] ?? '';
 
@@ -51,11 +56,34 @@ describe('a value plan', () => {
     const numbers = (light.match(/d="([^"]*)"/)?.[1] ?? '').match(/[\d.]+/g)?.map(Number) ?? [];
     const xs = numbers.filter((_, i) => i % 2 === 0);
     // The picture is 273 mm wide at most, and as high as the sheet leaves room for.
-    const boxWidth = 161 * 1.5;
+    const boxWidth = 153 * 1.5;
     const left = (297 - boxWidth) / 2;
     // Two pixels, 1.6 mm, is what tracing so small a picture may cut off a round shape's tip.
     expect(Math.abs(Math.min(...xs) - left - (170 / 300) * boxWidth)).toBeLessThan(1.7);
     expect(Math.abs(Math.max(...xs) - left - (270 / 300) * boxWidth)).toBeLessThan(1.7);
+  });
+
+  it('leaves out masses that are too small, and their numbers', () => {
+    const specked = valueImageOf(
+      paintedBy(300, 200, (x, y) =>
+        greyBytes((x - 220) ** 2 + (y - 100) ** 2 < 14 ** 2 ? 8 : x < 150 ? 2 : 5),
+      ),
+    );
+    const masses = (leastMass: number) => {
+      const { drawing } = valuePlan(specked, { ...SETTINGS, leastMass });
+      return part(svgOf(drawing), 'zones').match(/M/g)?.length;
+    };
+    const whole = masses(0) as number;
+    expect(masses(0.005)).toBe(whole);
+    expect(masses(0.03)).toBe(whole - 1);
+  });
+
+  it('has a key and numbers that are read at arm’s length', () => {
+    const sizes = (name: string) =>
+      [...part(plan().svg, name).matchAll(/font-size="([\d.]+)"/g)].map(([, size]) => Number(size));
+    // Millimetres: 12 points and more.
+    expect(Math.min(...sizes('key'))).toBeGreaterThanOrEqual(4.2);
+    expect(Math.min(...sizes('numbers'))).toBeGreaterThanOrEqual(4.2);
   });
 
   it('refuses what can’t be drawn', () => {

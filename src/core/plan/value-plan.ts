@@ -6,6 +6,8 @@ import { colourGrid, placeOfCell, type ColourGrid } from '../picture/colour-grid
 import type { Box, Place } from '../picture/framing';
 import { connectedComponents } from '../raster/connected-components';
 import { greyOfValue, VALUE_BINS, type ValueImage } from '../picture/value-map';
+import type { Drawing, Mark } from './drawing';
+import { withoutSmallMasses } from './large-masses';
 import { gridLines, type TransferGrid } from './transfer-grid';
 import { zoneShapes } from './zone-shapes';
 
@@ -26,21 +28,27 @@ export interface PlanSettings extends ZoneCut {
   numbers: boolean;
   /** Flat greys, or their outlines alone to paint in. */
   fill: 'greys' | 'outlines';
+  /** The share of the picture under which a mass is left out, 0 for none. */
+  leastMass: number;
   /** What the key counts values on. */
   scale: ValueScale;
 }
 
+/** A mass smaller than this share of the picture is never asked for by itself. */
+export const MAX_LEAST_MASS = 0.05;
+
 export interface Plan {
-  svg: string;
-  /** Of the sheet, in millimetres. */
-  width: number;
-  height: number;
+  drawing: Drawing;
   zones: Zone[];
 }
 
 const MARGIN = 12;
 const TITLE = 9;
-const KEY = 16;
+/** Room for the key: its words are read at arm's length. */
+const KEY = 24;
+const KEY_CHIP = 12;
+const KEY_WORDS = 4.6;
+const NUMBER_SIZE = 4.2;
 /** Cells along the longer side that shapes are traced on. */
 const CELLS = 480;
 /** A mass has to take this share of the picture to carry a number. */
@@ -48,7 +56,7 @@ const NUMBERED = 0.006;
 
 /**
  * A sheet to print and paint from: the zones of a squinted picture as flat shapes, a key of their
- * values and shares, and a grid for carrying it over to the canvas. An SVG document in millimetres.
+ * values and shares, and a grid for carrying it over to the canvas.
  * Throws a RangeError as `zoneEdges` and `gridLines` do.
  */
 export function valuePlan(squinted: ValueImage, settings: PlanSettings): Plan {
@@ -56,36 +64,59 @@ export function valuePlan(squinted: ValueImage, settings: PlanSettings): Plan {
   const edges = zoneEdges(counts, settings);
   const zones = zonesOf(counts, edges);
   const thresholds = edges.map((edge) => (edge / VALUE_BINS) * 10);
-  const cells = colourGrid(picture, sampledBlocks(picture), CELLS);
+  const traced = colourGrid(picture, sampledBlocks(picture), CELLS);
+  const means = zones.map(({ mean }) => mean);
+  const cells =
+    settings.leastMass > 0
+      ? { ...traced, value: withoutSmallMasses(traced, thresholds, means, settings.leastMass) }
+      : traced;
   const sheet = sheetFor(picture.width / picture.height, settings.paper);
-  const { box } = sheet;
+  const { box, width, height } = sheet;
   const filled = settings.fill === 'greys';
-  const shapes = zoneShapes(cells, thresholds, box).map(
-    (path, zone) =>
-      `<path d="${path}" fill-rule="evenodd" fill="${filled ? greyOf(zones[zone]) : '#ffffff'}"` +
-      `${filled ? '' : ' stroke="#555555" stroke-width="0.25"'}/>`,
-  );
-  const marks = settings.numbers
-    ? numbersOf(cells, thresholds).map(({ zone, x, y }) =>
-        text(box.x + x * box.width, box.y + y * box.height + 1.2, String(zone + 1), {
-          size: 3.4,
-          anchor: 'middle',
-          fill: filled && zones[zone].mean < 5 ? '#ffffff' : '#000000',
-        }),
-      )
+  const shapes = zoneShapes(cells, thresholds, box).map((d, zone): Mark => ({
+    kind: 'path',
+    d,
+    fill: filled ? greyOf(zones[zone]) : '#ffffff',
+    stroke: filled ? null : '#555555',
+    strokeWidth: 0.25,
+  }));
+  const numbers = settings.numbers
+    ? numbersOf(cells, thresholds).map(({ zone, x, y }): Mark => ({
+        kind: 'text',
+        x: box.x + x * box.width,
+        y: box.y + y * box.height + NUMBER_SIZE / 3,
+        words: String(zone + 1),
+        size: NUMBER_SIZE,
+        fill: filled && zones[zone].mean < 5 ? '#ffffff' : '#000000',
+        anchor: 'middle',
+      }))
     : [];
-  const svg = [
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${sheet.width}mm" height="${sheet.height}mm" viewBox="0 0 ${sheet.width} ${sheet.height}" font-family="'Source Sans 3', 'Helvetica', sans-serif">`,
-    `<rect width="${sheet.width}" height="${sheet.height}" fill="#ffffff"/>`,
-    text(box.x, MARGIN + 4, settings.title, { size: 5, fill: '#000000' }),
-    `<g data-part="zones">${shapes.join('')}</g>`,
-    `<g data-part="numbers">${marks.join('')}</g>`,
-    `<g data-part="grid">${gridSvg(settings.grid, box)}</g>`,
-    `<rect x="${n(box.x)}" y="${n(box.y)}" width="${n(box.width)}" height="${n(box.height)}" fill="none" stroke="#000000" stroke-width="0.3"/>`,
-    `<g data-part="key">${keyOf(zones, settings.scale, box, sheet.height)}</g>`,
-    '</svg>',
-  ].join('\n');
-  return { svg, width: sheet.width, height: sheet.height, zones };
+  const frame: Mark = { kind: 'rect', ...box, fill: null, stroke: '#000000', strokeWidth: 0.3 };
+  const title: Mark = {
+    kind: 'text',
+    x: box.x,
+    y: MARGIN + 4,
+    words: settings.title,
+    size: 5,
+    fill: '#000000',
+    anchor: 'start',
+  };
+  return {
+    zones,
+    drawing: {
+      width,
+      height,
+      title: settings.title,
+      parts: [
+        { name: 'title', marks: [title] },
+        { name: 'zones', marks: shapes },
+        { name: 'numbers', marks: numbers },
+        { name: 'grid', marks: gridMarks(settings.grid, box) },
+        { name: 'frame', marks: [frame] },
+        { name: 'key', marks: keyOf(zones, settings.scale, box, height) },
+      ],
+    },
+  };
 }
 
 /** The paper turned as the picture is, and the box in it that the picture fills. */
@@ -111,52 +142,61 @@ function greyOf({ mean }: Zone): string {
 }
 
 /** A chip for each zone with its number, value and share. */
-function keyOf(zones: readonly Zone[], scale: ValueScale, box: Box, height: number): string {
+function keyOf(zones: readonly Zone[], scale: ValueScale, box: Box, height: number): Mark[] {
   const top = height - MARGIN - KEY + 5;
-  const across = Math.min(34, box.width / zones.length);
-  return zones
-    .map((zone, i) => {
-      const x = box.x + i * across;
-      const share = `${Math.round(zone.share * 100)} %`;
-      return (
-        `<rect x="${n(x)}" y="${n(top)}" width="${n(Math.min(9, across - 2))}" height="9" fill="${greyOf(zone)}" stroke="#000000" stroke-width="0.2"/>` +
-        text(x, top + 12.5, `${i + 1}: ${onScale(zone.mean, scale).toFixed(1)}, ${share}`, {
-          size: Math.min(3.2, across / 6.5),
-          fill: '#000000',
-        })
-      );
-    })
-    .join('');
+  const across = Math.min(44, box.width / zones.length);
+  const size = Math.min(KEY_WORDS, across / 6.2);
+  return zones.flatMap((zone, i): Mark[] => {
+    const x = box.x + i * across;
+    const words = `${i + 1}: ${onScale(zone.mean, scale).toFixed(1)}, ${Math.round(zone.share * 100)} %`;
+    return [
+      {
+        kind: 'rect',
+        x,
+        y: top,
+        width: Math.min(KEY_CHIP * 1.4, across - 2),
+        height: KEY_CHIP,
+        fill: greyOf(zone),
+        stroke: '#000000',
+        strokeWidth: 0.2,
+      },
+      {
+        kind: 'text',
+        x,
+        y: top + KEY_CHIP + 1.25 * size,
+        words,
+        size,
+        fill: '#000000',
+        anchor: 'start',
+      },
+    ];
+  });
 }
 
-function gridSvg(grid: TransferGrid, box: Box): string {
+function gridMarks(grid: TransferGrid, box: Box): Mark[] {
   const { vertical, horizontal, labels } = gridLines(grid, box.width / box.height);
-  const line = (x1: number, y1: number, x2: number, y2: number) =>
-    [
-      ['#ffffff', 0.5],
-      ['#000000', 0.2],
-    ]
-      .map(
-        ([stroke, width]) =>
-          `<line x1="${n(x1)}" y1="${n(y1)}" x2="${n(x2)}" y2="${n(y2)}" stroke="${stroke}" stroke-width="${width}"/>`,
-      )
-      .join('');
+  // White under black: it is seen over dark zones as over light ones.
+  const line = (x1: number, y1: number, x2: number, y2: number): Mark[] => [
+    { kind: 'line', x1, y1, x2, y2, stroke: '#ffffff', strokeWidth: 0.5 },
+    { kind: 'line', x1, y1, x2, y2, stroke: '#000000', strokeWidth: 0.2 },
+  ];
   return [
-    ...vertical.map((x) =>
+    ...vertical.flatMap((x) =>
       line(box.x + x * box.width, box.y, box.x + x * box.width, box.y + box.height),
     ),
-    ...horizontal.map((y) =>
+    ...horizontal.flatMap((y) =>
       line(box.x, box.y + y * box.height, box.x + box.width, box.y + y * box.height),
     ),
-    ...labels.map(({ text: words, x, y }) =>
-      text(
-        x === null ? box.x - 1.5 : box.x + x * box.width,
-        y === null ? box.y - 1.5 : box.y + y * box.height + 1,
-        words,
-        { size: 3, anchor: x === null ? 'end' : 'middle', fill: '#000000' },
-      ),
-    ),
-  ].join('');
+    ...labels.map(({ text: words, x, y }): Mark => ({
+      kind: 'text',
+      x: x === null ? box.x - 1.5 : box.x + x * box.width,
+      y: y === null ? box.y - 1.5 : box.y + y * box.height + 1,
+      words,
+      size: 3,
+      fill: '#000000',
+      anchor: x === null ? 'end' : 'middle',
+    })),
+  ];
 }
 
 /** Where each mass of a zone carries its number. */
@@ -174,26 +214,4 @@ function numbersOf(cells: ColourGrid, thresholds: readonly number[]): (Place & {
     zone: found.entry[component],
     ...placeOfCell(cells, deepest[i]),
   }));
-}
-
-interface TextStyle {
-  size: number;
-  fill: string;
-  anchor?: 'middle' | 'end';
-}
-
-function text(x: number, y: number, words: string, { size, fill, anchor }: TextStyle): string {
-  const at = anchor ? ` text-anchor="${anchor}"` : '';
-  return `<text x="${n(x)}" y="${n(y)}" font-size="${n(size)}" fill="${fill}"${at}>${escaped(words)}</text>`;
-}
-
-const ESCAPES: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
-
-function escaped(words: string): string {
-  // Control characters have no place in XML.
-  return words.replace(/[\u0000-\u001f\u007f]/g, ' ').replace(/[&<>"]/g, (c) => ESCAPES[c]);
-}
-
-function n(number: number): string {
-  return String(Math.round(number * 100) / 100);
 }

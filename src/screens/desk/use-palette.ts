@@ -14,7 +14,7 @@ import {
   applyExtraction,
   HOME_RADIUS,
   newId,
-  staysOnExtraction,
+  countsOnExtraction,
   withShares,
   type NewSwatch,
 } from '@/study/edits';
@@ -51,7 +51,7 @@ export function usePaletteOfDesk() {
       setBusy(true);
       try {
         const { palette } = document();
-        const keep = palette.swatches.filter(staysOnExtraction);
+        const keep = palette.swatches.filter(countsOnExtraction);
         const { swatches } = await room.ask<'extract'>({
           kind: 'extract',
           count,
@@ -62,7 +62,7 @@ export function usePaletteOfDesk() {
         });
         const areas = swatches.map(({ point }) => point && room.originalArea(point, HOME_RADIUS));
         const stayed = document()
-          .palette.swatches.filter(staysOnExtraction)
+          .palette.swatches.filter(countsOnExtraction)
           .map(({ id }) => id);
         // Something was picked or locked meanwhile: what was extracted does not know of it.
         if (stayed.join() !== keep.map(({ id }) => id).join()) return extract(count);
@@ -184,7 +184,10 @@ export function usePaletteOfDesk() {
 }
 
 /** What colours are picked from as the Desk is being looked at. */
-function sourceOf({ pickFrom }: DeskView, document: StudyDocument): Source {
+export function sourceOf(
+  { pickFrom }: Pick<DeskView, 'pickFrom'>,
+  document: StudyDocument,
+): Source {
   const { values } = document;
   switch (pickFrom) {
     case 'squint':

@@ -1,7 +1,9 @@
+import { fileNameFrom } from '@/core/file-name';
 import type { DemoEvent } from '@/contracts/demo';
 import { seedDemo } from '../demo/seed';
 import { guessRecord, keepAttempt } from '../drills/attempts';
-import { inLines } from '../respond';
+import { drawingPdf } from '../print/drawing-pdf';
+import { download, inLines } from '../respond';
 import { getSettings, saveSettings } from '../settings/settings';
 import { drawerHandlers } from './drawers';
 import type { Handlers } from './handler';
@@ -19,6 +21,8 @@ export const handlers: Handlers = {
   ...keepHandlers,
   guessRecord: () => guessRecord(),
   keepAttempt: ({ body }) => keepAttempt(body),
+  printDrawing: async ({ body }) =>
+    download(await drawingPdf(body), 'application/pdf', fileNameFrom(body.title, '.pdf', 'plan')),
   getSettings: () => getSettings(),
   saveSettings: ({ body }) => saveSettings(body),
   startDemo: async ({ request }) =>

@@ -1,6 +1,8 @@
 import { wheelOf } from '@/core/colour/wheel';
 import { zoneColours, zoneEdges } from '@/core/measure/zones';
+import { darkestDark } from '@/core/palette/ends';
 import { extractPalette } from '@/core/palette/extract';
+import { LEANS } from '@/core/palette/lean';
 import { mappedPicture } from '@/core/palette/mapped';
 import { failureMap, readFit } from '@/core/palette/missing';
 import { reachMap, readReach } from '@/core/palette/reach';
@@ -26,6 +28,14 @@ export const paletteAnswers = {
       lean,
       within: region ? withinLoop(images, region) : undefined,
     }),
+
+  leans: ({ region, from, count, keep }, { images }) => {
+    const source = sourceOf(images, from);
+    const within = region ? withinLoop(images, region) : undefined;
+    return LEANS.map((lean) => ({ lean, ...extractPalette(source, { count, keep, lean, within }) }));
+  },
+
+  darkest: (_, { images }) => darkestDark(images.picture),
 
   countSuggestion: ({ keep }, { images }) => suggestCount(images.picture, keep),
 

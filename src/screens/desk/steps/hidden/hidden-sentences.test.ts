@@ -3,6 +3,7 @@ import { GUARDS } from '@/core/amplify/guards';
 import type { HiddenColour } from '@/core/amplify/hidden';
 import { NO_PUSH } from '@/core/amplify/push';
 import { DEFAULT_HIDDEN } from '@/contracts/hidden';
+import { DEFAULT_SETTINGS } from '@/contracts/settings';
 import {
   calmSentence,
   departureSentence,
@@ -12,6 +13,7 @@ import {
   shiftWord,
   sureWord,
 } from './hidden-sentences';
+import { listedFromDark } from './list-sheet';
 import { leaveAloneSentence } from './leave-alone-sentence';
 import { pushWords } from '../../push-words';
 
@@ -98,5 +100,21 @@ describe('what is said of hidden colours', () => {
     expect(leaveAloneSentence({ ...more, only: { kind: 'all' }, parts: [part] })).toBe(
       'Red-orange, orange and one drawn part stay as they are.',
     );
+  });
+});
+
+describe('the list to print', () => {
+  it('goes from dark to light, with the numbers of the map, value and temperature', () => {
+    const light = { ...colour('rust', 'above'), pushed: { L: 0.8, a: 0.03, b: 0.03 } };
+    const dark = colour('slate', 'below');
+    const listed = listedFromDark([light, dark], DEFAULT_SETTINGS.scale);
+    expect(listed.map(({ number, words }) => [number, words])).toEqual([
+      [2, 'Slate below'],
+      [1, 'Rust above'],
+    ]);
+    expect(listed[0].figures).toMatch(
+      /^value \d\.\d, cool \d\.\d put down, neither warm nor cool as it is; 10 %$/,
+    );
+    expect(listed[1].figures).toContain('warm');
   });
 });

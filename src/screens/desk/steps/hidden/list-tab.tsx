@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { hexFromOklab } from '@/core/colour/hex';
 import type { HiddenColour } from '@/core/amplify/hidden';
 import { Button } from '@/ui/button';
-import { capital, percent } from '@/ui/words';
+import { capital, count, percent } from '@/ui/words';
 import { Finding } from '../../panel/panel-parts';
 import { Pointing } from '../../panel/pointing';
 import { hiddenSentence, shiftWord, sureWord } from './hidden-sentences';
@@ -19,6 +19,7 @@ export function ListTab() {
   const { value: list, stale } = useHidden();
   const add = useAddHidden();
   const [sheet, setSheet] = useState(false);
+  const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
   const [testedAt, setRiddle] = useState<number | null>(null);
   if (!list) return <Finding>Looking for what is barely there …</Finding>;
   const { colours } = list;
@@ -34,6 +35,10 @@ export function ListTab() {
         onClose={() => setRiddle(null)}
       />
     );
+  // Another list may be shorter.
+  const picked = colours.filter((_, i) => chosen.has(i));
+  const added = picked.length > 0 ? picked : colours;
+  const which = picked.length > 0 ? count(picked.length) : 'all';
   return (
     <>
       <Finding stale={stale} focus={colours.length > 0 ? { kind: 'hidden', index: 0 } : null}>
@@ -42,19 +47,44 @@ export function ListTab() {
       {colours.length > 0 && (
         <>
           <p className="border-b pb-1 text-sm text-soft">
-            As it is and strengthened; click a colour, or + for both, to add it.
+            As it is and strengthened. A click on a colour adds it; tick some to add them together.
           </p>
           <ol className="mb-3">
             {colours.map((colour, i) => (
-              <Row key={i} colour={colour} index={i} onAdd={(halves) => add([colour], halves)} />
+              <Row
+                key={i}
+                colour={colour}
+                index={i}
+                chosen={chosen.has(i)}
+                onChoose={() => {
+                  const next = new Set(chosen);
+                  if (!next.delete(i)) next.add(i);
+                  setChosen(next);
+                }}
+                onAdd={(halves) => add([colour], halves)}
+              />
             ))}
           </ol>
+          <p className="mb-1 text-sm font-semibold">Add {which} to the palette</p>
+          <div className="mb-3 flex gap-2">
+            {WAYS.map(({ halves, title }) => (
+              <Button
+                key={halves}
+                weight={halves === 'both' ? 'strong' : 'plain'}
+                className="grow px-2"
+                aria-label={`Add ${which} ${title}`}
+                onClick={() => {
+                  add(added, halves);
+                  setChosen(new Set());
+                }}
+              >
+                {title}
+              </Button>
+            ))}
+          </div>
           <div className="flex flex-wrap gap-2">
-            <Button weight="strong" className="grow" onClick={() => add(colours, 'both')}>
-              Add all as pairs
-            </Button>
             <Button className="grow" onClick={() => setSheet(true)}>
-              Map to print …
+              Map or list to print …
             </Button>
             <Button className="grow" onClick={() => setRiddle(0)}>
               Test my eye
@@ -67,6 +97,13 @@ export function ListTab() {
   );
 }
 
+/** What of several goes into the palette. */
+const WAYS: readonly { halves: Halves; title: string }[] = [
+  { halves: 'as it is', title: 'as they are' },
+  { halves: 'pushed', title: 'strengthened' },
+  { halves: 'both', title: 'as pairs' },
+];
+
 /** The two halves of a pair as they are said. */
 const HALF_WORDS: Record<Exclude<Halves, 'both'>, string> = {
   'as it is': 'as it is',
@@ -76,15 +113,26 @@ const HALF_WORDS: Record<Exclude<Halves, 'both'>, string> = {
 interface RowProps {
   colour: HiddenColour;
   index: number;
+  chosen: boolean;
+  onChoose: () => void;
   onAdd: (halves: Halves) => void;
 }
 
-function Row({ colour, index, onAdd }: RowProps) {
+function Row({ colour, index, chosen, onChoose, onAdd }: RowProps) {
   const { readsAs, is, place, share, departure, moved, sureness } = colour;
   const words = `${readsAs} ${place}`;
   return (
     <li className="flex items-center gap-2 border-b py-0.5">
-      <span className="w-4 shrink-0 text-right font-serif italic">{index + 1}</span>
+      <label className="flex min-h-11 w-9 shrink-0 items-center justify-between font-serif italic">
+        <input
+          type="checkbox"
+          aria-label={`Choose ${words}`}
+          checked={chosen}
+          onChange={onChoose}
+          className="h-4.5 w-4.5 accent-ink"
+        />
+        {index + 1}
+      </label>
       <span className="flex shrink-0">
         {(['as it is', 'pushed'] as const).map((half) => (
           <button

@@ -4,8 +4,7 @@ import { LassoSelect } from 'lucide-react';
 import { useState } from 'react';
 import { MIN_SWATCHES, MAX_SWATCHES } from '@/core/palette/extract';
 import { LEANS, type Lean } from '@/core/palette/lean';
-import { staysOnExtraction } from '@/study/edits';
-import { addEnd } from '@/study/palette-edits';
+import { countsOnExtraction } from '@/study/edits';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { Select } from '@/ui/select';
@@ -15,23 +14,15 @@ import { valueWords } from '@/ui/words';
 import { useDesk, useDeskStore, useDocument } from '../../desk-store';
 import { goFor, useSteps } from '../../step';
 import { useAnswer } from '../../use-answer';
-import { newId } from '@/study/edits';
 import { usePalette } from '../../use-palette';
 import { Finding, Section } from '../../panel/panel-parts';
 import { pushWords } from '../../push-words';
 import { CountCurve } from './count-curve';
+import { EndsRow } from './ends-row';
+import { LeanStaves } from './lean-staves';
+import { LEAN_TITLES } from './lean-titles';
 import { paletteSentence, widestGap } from '@/palette/palette-sentence';
 import { SwatchList } from '@/palette/swatch-list';
-
-const LEAN_TITLES: Record<Lean, string> = {
-  balanced: 'balanced',
-  area: 'by area',
-  accents: 'accents first',
-  lights: 'the lights only',
-  darks: 'the darks only',
-  quiet: 'the quiet only',
-  strong: 'the strong only',
-};
 
 const SUGGEST = { kind: 'countSuggestion' as const, keep: [] };
 
@@ -50,7 +41,8 @@ export function PickTab() {
   const [wanted, setWanted] = useState<number | null>(null);
   const suggestion = useAnswer<'countSuggestion'>(SUGGEST).value;
   const gap = widestGap(swatches);
-  const staying = swatches.filter(staysOnExtraction).length;
+  const kept = swatches.filter(countsOnExtraction).map(({ colour }) => colour);
+  const staying = kept.length;
   const shown = wanted ?? count;
   const withPalette = (part: { lean: Lean } | { region: null }) =>
     palette.change((document) => ({ ...document, palette: { ...document.palette, ...part } }));
@@ -72,11 +64,15 @@ export function PickTab() {
       </Finding>
       <Section
         title="Extract"
-        aside={staying > 0 ? `${staying} of your own or locked stay` : 'small accents are kept'}
+        aside={
+          staying > 0
+            ? `beside ${staying} that ${staying === 1 ? 'stays' : 'stay'}`
+            : 'small accents are kept'
+        }
       >
         <Slider
           label="Colours"
-          words={String(shown)}
+          words={staying === 0 ? String(shown) : `${Math.max(0, shown - staying)} new`}
           min={MIN_SWATCHES}
           max={MAX_SWATCHES}
           value={shown}
@@ -84,6 +80,14 @@ export function PickTab() {
           onCommit={take}
         />
         {suggestion && <CountCurve suggestion={suggestion} count={shown} onUse={take} />}
+        <LeanStaves
+          count={shown}
+          keep={kept}
+          chosen={lean}
+          onChoose={(next) => {
+            if (withPalette({ lean: next })) void palette.extract(count);
+          }}
+        />
         <div className="mt-1 flex items-center gap-2">
           <Select
             label="What extraction looks at"
@@ -150,23 +154,8 @@ export function PickTab() {
           ]}
           onChange={(taken) => look({ pickParts: taken === 'parts' })}
         />
-        <div className="mt-2 flex gap-2">
-          <Button
-            className="grow"
-            aria-label="Add a paper light"
-            onClick={() => palette.change((document) => addEnd(document, 'light', newId))}
-          >
-            Paper light
-          </Button>
-          <Button
-            className="grow"
-            aria-label="Add a darkest dark"
-            onClick={() => palette.change((document) => addEnd(document, 'dark', newId))}
-          >
-            Darkest dark
-          </Button>
-        </div>
       </Section>
+      <EndsRow />
       {!selected && swatches.length > 0 && <SwatchList swatches={swatches} />}
     </>
   );

@@ -1,10 +1,13 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
+import { svgOf } from '@/core/plan/drawing';
 import type { Plan, PlanPaper } from '@/core/plan/value-plan';
 import { PLAN_PAPERS } from '@/core/plan/value-plan';
 import { MIN_SQUARES, MAX_SQUARES } from '@/core/plan/transfer-grid';
 import { MIN_ZONES, MAX_ZONES } from '@/core/measure/zones';
+import { endpoints } from '@/contracts/endpoints/endpoints';
+import { callForFile } from '@/ui/api';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { Dialog } from '@/ui/dialog';
@@ -26,6 +29,8 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
   const [numbers, setNumbers] = useState<'numbers' | 'none'>('numbers');
   const [grid, setGrid] = useState<'none' | 'thirds' | 'squares'>('squares');
   const [short, setShort] = useState(6);
+  const [leastMass, setLeastMass] = useState(0.002);
+  const [printing, setPrinting] = useState(false);
   // Another number than the study's is cut anew: hand-set thresholds are for theirs alone.
   const cut =
     zones === values.zones
@@ -43,10 +48,23 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
       paper,
       fill,
       numbers: numbers === 'numbers',
+      leastMass,
       grid: grid === 'squares' ? { kind: grid, short } : { kind: grid },
       scale: settings.scale,
     },
   });
+  /** On the printer's own paper, in its true size. */
+  const savePdf = async ({ drawing }: Plan) => {
+    setPrinting(true);
+    try {
+      const pdf = await callForFile(endpoints.printDrawing, { body: drawing });
+      keepFile(pdf, fileName(title, `${zones} values`, 'pdf'));
+    } catch (error) {
+      showError(error);
+    } finally {
+      setPrinting(false);
+    }
+  };
   // The earlier plan is still shown, but is not offered under the new name.
   const made = stale ? null : plan;
   return (
@@ -76,6 +94,16 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
               { value: 'outlines', title: 'outlines' },
             ]}
             onChange={setFill}
+          />
+          <Slider
+            label="Least mass"
+            said="Least size of a mass"
+            words={leastMass === 0 ? 'any' : `${(leastMass * 100).toFixed(1)} %`}
+            min={0}
+            max={0.03}
+            step={0.001}
+            value={leastMass}
+            onChange={(next) => setLeastMass(Math.round(next * 1000) / 1000)}
           />
           <Choice
             label="Numbers"
@@ -115,14 +143,21 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
             }))}
             onChange={setPaper}
           />
-          <div className="mt-2 flex gap-2">
+          <Button
+            weight="strong"
+            className="mt-2"
+            disabled={!made || printing}
+            onClick={() => made && void savePdf(made)}
+          >
+            {printing ? 'Printing …' : 'Save PDF'}
+          </Button>
+          <div className="flex gap-2">
             <Button
-              weight="strong"
               className="grow"
               disabled={!made}
               onClick={() =>
                 made &&
-                void pngOfPlan(made).then(
+                void pngOfPlan(made.drawing).then(
                   (png) => keepFile(png, fileName(title, `${zones} values`, 'png')),
                   showError,
                 )
@@ -136,7 +171,7 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
               onClick={() =>
                 made &&
                 keepFile(
-                  new Blob([made.svg], { type: 'image/svg+xml' }),
+                  new Blob([svgOf(made.drawing)], { type: 'image/svg+xml' }),
                   fileName(title, `${zones} values`, 'svg'),
                 )
               }
@@ -152,7 +187,7 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
 
 function Preview({ plan }: { plan: Plan | null }) {
   const source = useMemo(
-    () => plan && URL.createObjectURL(new Blob([plan.svg], { type: 'image/svg+xml' })),
+    () => plan && URL.createObjectURL(new Blob([svgOf(plan.drawing)], { type: 'image/svg+xml' })),
     [plan],
   );
   useEffect(() => () => void (source && URL.revokeObjectURL(source)), [source]);
@@ -163,7 +198,7 @@ function Preview({ plan }: { plan: Plan | null }) {
           src={source}
           alt={`Value plan in ${plan.zones.length} values`}
           className="max-h-[60vh] max-w-full"
-          style={{ aspectRatio: plan.width / plan.height }}
+          style={{ aspectRatio: plan.drawing.width / plan.drawing.height }}
         />
       ) : (
         <p role="status" className="bg-sheet px-4 py-2">

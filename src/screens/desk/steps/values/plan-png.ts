@@ -1,11 +1,12 @@
-import type { Plan } from '@/core/plan/value-plan';
+import { svgOf, type Drawing } from '@/core/plan/drawing';
 
 /** Fine enough for print at arm's length. */
 const DOTS_A_MILLIMETRE = 200 / 25.4;
 
 /** A plan's sheet as pixels, 200 to the inch. */
-export async function pngOfPlan({ svg, width, height }: Plan): Promise<Blob> {
-  const source = URL.createObjectURL(new Blob([svg], { type: 'image/svg+xml' }));
+export async function pngOfPlan(drawing: Drawing): Promise<Blob> {
+  const { width, height } = drawing;
+  const source = URL.createObjectURL(new Blob([svgOf(drawing)], { type: 'image/svg+xml' }));
   try {
     const image = new Image();
     image.src = source;
