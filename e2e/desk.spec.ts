@@ -287,10 +287,10 @@ test('what is stored of a study is shown as its steps open, and read again only 
 test('aims: one or two, of the list or in one’s own words', async ({ page }) => {
   await openStudy(page, app.url, 'Fog at the passing loop');
   await page.getByRole('button', { name: 'hidden colour' }).click();
-  await page.getByRole('textbox', { name: 'or in your own words' }).fill('thread of turquoise');
+  await page.getByRole('textbox', { name: 'or in your own words' }).fill('thread of slate');
   await page.getByRole('button', { name: 'Add' }).click();
   await expect(page.getByTestId('finding')).toHaveText(
-    'A study of hidden colour and thread of turquoise, from a photograph.',
+    'A study of hidden colour and thread of slate, from a photograph.',
   );
   await expect(page.getByRole('button', { name: 'values', exact: true })).toBeDisabled();
   await page.getByRole('button', { name: 'hidden colour' }).click();

@@ -163,14 +163,14 @@ function masts(): Part[] {
 /** What the fog is made of, by height in the view: each barely off the same grey. */
 const BANDS: readonly (readonly [up: number, L: number, C: number, h: number])[] = [
   [-0.3, 0.66, 0.012, 95],
-  [0.09, 0.705, 0.006, 150],
-  [0.19, 0.735, 0.02, 200],
-  [0.29, 0.75, 0.0155, 305],
-  [0.4, 0.775, 0.017, 15],
-  [0.56, 0.8, 0.022, 72],
+  [0.09, 0.705, 0.006, 100],
+  [0.19, 0.735, 0.016, 248],
+  [0.275, 0.75, 0.0135, 40],
+  [0.36, 0.775, 0.0185, 140],
+  [0.48, 0.8, 0.018, 328],
 ];
-const BAND_NAMES = ['turquoise thread', 'lavender air', 'rose air', 'warm air'];
-const bandEdges = [0.24, 0.345, 0.48];
+const BAND_NAMES = ['slate thread', 'rust air', 'moss air', 'plum air'];
+const bandEdges = [0.2325, 0.3175, 0.42];
 
 function fogAt(x: number, up: number): Light {
   const at = up + 0.03 * cloud(x * 2.2, up * 5, 51);
@@ -196,24 +196,24 @@ export const passingLoop: DemoPicture = {
   maker: 'Dag Solumbry',
   kind: 'photograph',
   source: 'Taken for plate 5 of the Talloch picture book',
-  idea: 'All of it is nearly one grey; the air goes from warm through rose and lavender to a thread of turquoise.',
+  idea: 'All of it is nearly one grey; the air goes from plum through moss and rust to a thread of slate.',
   width: 1600,
   height: 1120,
   known: {
     key: 'middle',
     range: 'medium',
-    families: ['yellow-orange', 'blue-green'],
+    families: ['yellow'],
     harmony: 'near neutral',
-    keyColour: 'yellow-orange',
+    keyColour: 'yellow',
     light: { from: 'above', what: 'an overcast with no direction' },
     lightIs: 'alike',
     cast: null,
     accents: ['red car'],
     hidden: [
-      { family: 'yellow-orange', place: 'along the upper edge' },
-      { family: 'red', place: 'upper middle' },
-      { family: 'blue-violet', place: 'middle' },
-      { family: 'blue-green', place: 'a thread at the horizon' },
+      { family: 'violet', place: 'along the upper edge' },
+      { family: 'yellow-green', place: 'upper part' },
+      { family: 'orange', place: 'under it' },
+      { family: 'blue', place: 'a thread at the horizon' },
     ],
   },
   model: (scale) =>

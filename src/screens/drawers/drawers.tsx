@@ -33,6 +33,7 @@ import { Cabinet } from './cabinet';
 import { ChosenBar } from './chosen-bar';
 import { DrawerDialogs, useDrawerDialogs } from './drawer-dialogs';
 import { FirstDrawer } from './first-drawer';
+import { asksByColour } from './find/search-address';
 import { SearchField } from './find/search-field';
 import { useSearch } from './find/use-search';
 import { FoundLibraries } from './found-libraries';
@@ -68,7 +69,7 @@ export function Drawers(props: Props) {
   const dialogs = useDrawerDialogs();
   const [chosen, setChosen] = useState<ReadonlyMap<string, FoundLibrary>>(new Map());
   const [dragged, setDragged] = useState<string | null>(null);
-  const [unfolded, setUnfolded] = useState<Unfolded>(null);
+  const [unfolded, setUnfolded] = useState<Unfolded>(asksByColour(props.opened) ? 'colours' : null);
   const files = useImportFiles();
   const { read } = files;
   const { setImporting } = dialogs;
@@ -146,7 +147,7 @@ export function Drawers(props: Props) {
               counts={counts}
               onChange={(next) => {
                 room.setSearch(next);
-                setUnfolded(null);
+                setUnfolded(asksByColour(next) ? 'colours' : null);
               }}
               onExportAll={() => dialogs.setExported('all')}
               {...folderActions}
@@ -166,6 +167,7 @@ export function Drawers(props: Props) {
                 folders={folders}
                 counts={counts}
                 unfolded={unfolded}
+                onUnfold={() => setUnfolded(unfolded === 'colours' ? null : 'colours')}
                 chosen={chosen}
                 onChoose={(library) =>
                   setChosen((was) => {

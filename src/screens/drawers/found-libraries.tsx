@@ -1,5 +1,6 @@
 'use client';
 
+import { ChevronDown } from 'lucide-react';
 import type { Wheel } from '@/core/colour/wheel';
 import type { Folder, FoundLibrary, LibraryCounts } from '@/contracts/library-search';
 import { Button } from '@/ui/button';
@@ -19,6 +20,8 @@ interface Props {
   folders: readonly Folder[];
   counts: LibraryCounts;
   unfolded: Unfolded;
+  /** Unfolds the criteria of colour, or folds them. */
+  onUnfold: () => void;
   chosen: ReadonlyMap<string, FoundLibrary>;
   onChoose: (library: FoundLibrary) => void;
   onKept: () => void;
@@ -28,15 +31,16 @@ interface Props {
 /** The search, its results, and the libraries themselves. */
 export function FoundLibraries(props: Props) {
   const { room, wheel, folders, counts, unfolded, chosen, onChoose, onKept, actions } = props;
+  const { onUnfold } = props;
   const { search, setSearch, found, facets, asking } = room;
   const somewhere = search.folder !== null || search.favourites;
   const nameOf = (folderId: string | null) =>
     search.folder === null ? (folders.find(({ id }) => id === folderId)?.name ?? null) : null;
   return (
     <>
-      <div className={unfolded === 'colours' ? '' : 'max-lg:hidden'}>
+      {unfolded === 'colours' && (
         <AskStrip search={search} facets={facets} wheel={wheel} onChange={setSearch} />
-      </div>
+      )}
       <SearchField search={search} onChange={setSearch} className="sm:hidden" />
       <div className="flex flex-wrap items-center gap-2 py-2">
         <p
@@ -46,6 +50,14 @@ export function FoundLibraries(props: Props) {
         >
           {foundSentence(found.to, found.total, counts, wheel)}
         </p>
+        <Button className="max-lg:hidden" aria-expanded={unfolded === 'colours'} onClick={onUnfold}>
+          Ask by colour
+          <ChevronDown
+            size={18}
+            aria-hidden
+            className={unfolded === 'colours' ? 'rotate-180' : ''}
+          />
+        </Button>
         <LibraryAsk search={search} facets={facets} onChange={setSearch} />
         {asksSomething(search) && (
           <>

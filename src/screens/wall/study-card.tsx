@@ -11,10 +11,11 @@ import { Button } from '@/ui/button';
 import { Menu } from '@/ui/menu';
 import { useSettings } from '@/ui/settings';
 import { Stave, staveWords } from '@/ui/stave';
-import { PICTURE_HEIGHT, studyWidth } from './study-rows';
+import type { HungSize } from './hung-studies';
 
 interface Props {
   card: Card;
+  size: HungSize;
   onRename: (title: string) => void;
   onDelete: () => void;
   onCompare: () => void;
@@ -22,7 +23,7 @@ interface Props {
 }
 
 /** A study as it hangs: the picture, its stave under it, its title and what is known of it. */
-export function StudyCard({ card, onRename, onDelete, onCompare, onPrint }: Props) {
+export function StudyCard({ card, size, onRename, onDelete, onCompare, onPrint }: Props) {
   const { settings } = useSettings();
   const [renaming, setRenaming] = useState(false);
   const { reading } = card;
@@ -33,10 +34,10 @@ export function StudyCard({ card, onRename, onDelete, onCompare, onPrint }: Prop
     format(new Date(card.createdAt), 'd MMM yyyy'),
   ];
   return (
-    <li className="max-w-full" style={{ width: studyWidth(card.aspect) }}>
+    <li className="max-w-full" style={{ width: size.width }}>
       {card.isReadable ? (
         <Link href={`/desk/${card.id}`} className="block" aria-label={`Open ${card.title}`}>
-          <Thumbnail pictureId={card.pictureId} />
+          <Thumbnail pictureId={card.pictureId} height={size.height} />
           <div className="mt-1 bg-sheet px-1 py-1">
             <Stave
               swatches={card.swatches}
@@ -48,7 +49,7 @@ export function StudyCard({ card, onRename, onDelete, onCompare, onPrint }: Prop
         </Link>
       ) : (
         <>
-          <Thumbnail pictureId={card.pictureId} />
+          <Thumbnail pictureId={card.pictureId} height={size.height} />
           <p className="mt-1 bg-sheet px-2 py-1 text-sm leading-snug font-semibold">
             What is stored of this study is damaged and can’t be read. A copy may have it whole: see
             Back up and restore.
@@ -94,13 +95,13 @@ export function StudyCard({ card, onRename, onDelete, onCompare, onPrint }: Prop
   );
 }
 
-function Thumbnail({ pictureId }: { pictureId: string }) {
+function Thumbnail({ pictureId, height }: { pictureId: string; height: number }) {
   return (
     <img
       src={hrefOf(endpoints.getPicture, { id: pictureId, rendition: 'thumbnail' })}
       alt=""
-      className="block w-full bg-faint object-cover"
-      style={{ height: PICTURE_HEIGHT }}
+      className="block w-full object-contain"
+      style={{ height }}
     />
   );
 }

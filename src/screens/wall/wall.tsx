@@ -31,7 +31,8 @@ const SAMPLE = { path: hrefOf(endpoints.getSample, {}), name: 'Lower station, ra
 /** All studies. A picture dropped or pasted anywhere begins one. */
 export function Wall({ opened, first }: { opened: StudySearch; first: FoundStudies }) {
   const changed = useChanged(endpoints.searchStudies);
-  const room = useStudies(opened, first, wheelOf(useSettings().settings.wheel));
+  const wheel = wheelOf(useSettings().settings.wheel);
+  const room = useStudies(opened, first, wheel);
   const { search, setSearch, total, overview } = room;
   const [compared, setCompared] = useState<Card | null>(null);
   const [printed, setPrinted] = useState<Card | null>(null);
@@ -74,7 +75,7 @@ export function Wall({ opened, first }: { opened: StudySearch; first: FoundStudi
         <h1 className="sr-only">Wall</h1>
         <Arrivals arrivals={arrivals} />
         <DemoProgress demo={demo} />
-        {overview.all > 0 && <SearchLine room={room} />}
+        {overview.all > 0 && <SearchLine room={room} wheel={wheel} />}
         {overview.all === 0 ? (
           <FirstStep
             onChoose={open}
@@ -89,10 +90,11 @@ export function Wall({ opened, first }: { opened: StudySearch; first: FoundStudi
           </div>
         ) : (
           <HungStudies studies={room.studies} aspects={overview.aspects} onSee={room.see}>
-            {(card) => (
+            {(card, size) => (
               <StudyCard
                 key={card.id}
                 card={card}
+                size={size}
                 onRename={(title) =>
                   void act(() => call(endpoints.renameStudy, { id: card.id, body: { title } }))
                 }

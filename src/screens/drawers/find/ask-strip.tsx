@@ -22,7 +22,7 @@ import { Slider } from '@/ui/slider';
 import { initials } from '@/ui/tide';
 import { valueWords } from '@/ui/words';
 import { familyName, intensityRange, toggled, withNear } from './search-address';
-import { CountBars } from './count-bars';
+import { CountBars } from '@/ui/count-bars';
 
 interface Props {
   search: LibrarySearch;

@@ -89,15 +89,22 @@ interface Near {
 
 const textsOf = (value: string | null) => (value === null ? [] : [value]);
 
-/** Whether a search filters by anything but folder and order. */
-export function asksSomething(search: LibrarySearch): boolean {
+/** Whether a search filters by what colours are like. */
+export function asksByColour(search: LibrarySearch): boolean {
   return (
-    search.text.trim() !== '' ||
     search.near !== null ||
     search.families.length > 0 ||
     search.values !== null ||
     search.intensities !== null ||
-    search.temperature !== null ||
+    search.temperature !== null
+  );
+}
+
+/** Whether a search filters by anything but folder and order. */
+export function asksSomething(search: LibrarySearch): boolean {
+  return (
+    asksByColour(search) ||
+    search.text.trim() !== '' ||
     search.tags.length > 0 ||
     search.maker !== null
   );

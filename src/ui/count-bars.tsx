@@ -1,8 +1,10 @@
 'use client';
 
+import type { ReactNode } from 'react';
+
 interface Bar {
-  /** A letter or two under the bar. */
-  short: string;
+  /** A letter or two under the bar, or a small drawing. */
+  short: ReactNode;
   /** What it is, in words. */
   title: string;
   count: number;
@@ -38,7 +40,7 @@ export function CountBars({ label, bars, onToggle }: Props) {
             style={{ height: count > 0 ? Math.max(2, (count / most) * HIGH) : 0 }}
           />
           <span
-            className={`w-full border-t border-ink pt-0.5 text-center leading-5 ${on ? 'bg-ink text-sheet' : ''}`}
+            className={`w-full border-t border-ink flex justify-center pt-0.5 text-center leading-5 ${on ? 'bg-ink text-sheet' : ''}`}
           >
             {short}
           </span>
