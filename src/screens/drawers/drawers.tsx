@@ -118,14 +118,14 @@ export function Drawers(props: Props) {
           />
           <Button
             onClick={() => void actions.begin()}
-            className="h-9 min-h-9 whitespace-nowrap max-sm:ml-auto max-sm:h-10"
+            className="h-9 min-h-9 shrink-0 whitespace-nowrap max-sm:ml-auto max-sm:h-10"
           >
             New palette
           </Button>
           <Button
             weight="strong"
             onClick={() => setImporting(true)}
-            className="h-9 min-h-9 whitespace-nowrap max-sm:h-10"
+            className="h-9 min-h-9 shrink-0 whitespace-nowrap max-sm:h-10"
           >
             Import swatches
           </Button>

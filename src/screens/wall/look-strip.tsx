@@ -50,7 +50,7 @@ interface Props {
 /** Studies found by what they look like: counts as bars, a press takes one. */
 export function LookStrip({ search, counts, wheel, onChange }: Props) {
   return (
-    <div className="grid gap-x-5 gap-y-2 bg-panel px-3 py-2 text-ink max-lg:grid-cols-1! lg:grid-cols-[repeat(26,minmax(0,1fr))]">
+    <div className="grid gap-x-5 gap-y-2 bg-panel px-3 py-2 text-ink sm:grid-cols-2 lg:grid-cols-[repeat(26,minmax(0,1fr))]">
       {FACETS.map(({ facet, title, wide }) => {
         const values = valuesOf(facet, wheel);
         return (

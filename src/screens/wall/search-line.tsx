@@ -13,7 +13,7 @@ import {
 } from '@/contracts/study-search';
 import { Button } from '@/ui/button';
 import { Select } from '@/ui/select';
-import { several } from '@/ui/words';
+import { capital, several } from '@/ui/words';
 import { lookTitle, LookStrip } from './look-strip';
 import type { StudyRoom } from './use-studies';
 
@@ -34,7 +34,7 @@ export function SearchLine({ room, wheel }: Props) {
         <p role="status" className={`mr-1 font-serif text-xl ${asking ? 'text-soft' : ''}`}>
           {isFiltering(search)
             ? `${total} of ${overview.all}`
-            : several(overview.all, 'study', 'studies')}
+            : capital(several(overview.all, 'study', 'studies'))}
         </p>
         {facetsInUse.map((facet) => (
           <button

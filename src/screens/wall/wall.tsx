@@ -65,7 +65,7 @@ export function Wall({ opened, first }: { opened: StudySearch; first: FoundStudi
         <Button
           weight="strong"
           onClick={open}
-          className="h-9 min-h-9 whitespace-nowrap max-sm:h-10"
+          className="h-9 min-h-9 shrink-0 whitespace-nowrap max-sm:h-10"
         >
           Import a picture
         </Button>

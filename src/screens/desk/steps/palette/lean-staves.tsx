@@ -60,18 +60,17 @@ function Staves({ count, keep, chosen, onChoose }: Props) {
             className="w-full border border-line bg-sheet p-1.5 text-left text-sm hover:border-ink aria-pressed:border-2 aria-pressed:border-ink"
           >
             <Stave
-              swatches={swatches.map(({ colour, share }, i) => ({
-                id: String(i),
-                name: '',
-                colour,
-                share,
-              }))}
+              swatches={swatches
+                .map(({ colour, share }, i) => ({ id: String(i), name: '', colour, share }))
+                .sort((one, other) => one.colour.L - other.colour.L)}
               scale={scale}
               height={56}
               label={`${swatches.length} colours`}
             />
             <span className="flex justify-between gap-2">
-              <span className={lean === chosen ? 'font-semibold' : ''}>{LEAN_TITLES[lean]}</span>
+              <span className={lean === chosen ? 'font-semibold' : ''}>
+                {LEAN_TITLES[lean].replace(/ only$/, '')}
+              </span>
               <span title="Mean CIEDE2000 between the picture and these colours">
                 {meanDifference.toFixed(1)}
                 {meanDifference > nearest && ` (+${(meanDifference - nearest).toFixed(1)})`}
