@@ -17,6 +17,7 @@ import { useFileDrop } from '@/ui/use-file-drop';
 import { Arrivals } from './arrivals';
 import { CompareDialog } from './compare-dialog';
 import { DemoAgain, DemoProgress } from './demo-again';
+import { FirstStep } from './first-step';
 import { HungStudies } from './hung-studies';
 import { KnownDialog } from './known-dialog';
 import { PrintDialog } from './print-dialog';
@@ -112,26 +113,6 @@ export function Wall({ opened, first }: { opened: StudySearch; first: FoundStudi
       <PrintDialog study={printed} onClose={() => setPrinted(null)} />
       <KnownDialog known={known} onClose={dropKnown} onBeginAgain={(id) => void beginAgain(id)} />
     </div>
-  );
-}
-
-function FirstStep({ onChoose, onSample }: { onChoose: () => void; onSample: () => void }) {
-  return (
-    <section className="mx-auto mt-[12vh] max-w-xl">
-      <h2 className="font-serif text-4xl leading-tight">
-        Drop a picture here, and see how its colour works.
-      </h2>
-      <p className="mt-4 text-lg">
-        A photograph or a master work: JPEG, PNG, WebP, AVIF, TIFF or GIF, up to 40 MB. You can also
-        paste one.
-      </p>
-      <div className="mt-6 flex flex-wrap gap-3">
-        <Button weight="strong" onClick={onChoose}>
-          Choose a picture
-        </Button>
-        <Button onClick={onSample}>Try it with a sample</Button>
-      </div>
-    </section>
   );
 }
 
