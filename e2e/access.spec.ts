@@ -185,50 +185,79 @@ test('the Desk stands at 1280 × 800 without scrolling, in every step', async ({
   }
 });
 
-test('tablet and telephone: nothing is wider than the screen, targets are a finger wide', async ({
+const SIZES = [
+  { width: 820, height: 1180 },
+  { width: 390, height: 844 },
+];
+
+/** Nothing is wider than the screen, and what is touched is a finger high. */
+async function fitsFingers(page: Page, where: string): Promise<void> {
+  const found = await page.evaluate(() => ({
+    wide: document.documentElement.scrollWidth - window.innerWidth,
+    small: Array.from(document.querySelectorAll('button, a[href], summary, select'))
+      .filter((element) => (element as HTMLElement).offsetParent !== null)
+      .map((element) => ({ box: element.getBoundingClientRect(), words: element.textContent }))
+      .filter(({ box }) => box.width > 0 && box.height < 39.5)
+      .map(({ words, box }) => `${words}: ${box.height}`),
+  }));
+  expect({ where, ...found }).toEqual({ where, wide: expect.any(Number), small: [] });
+  expect(found.wide, where).toBeLessThanOrEqual(0);
+}
+
+for (const size of SIZES)
+  test(`at ${size.width} × ${size.height}: no violation on any surround, nothing too wide, targets for fingers`, async ({
+    page,
+  }) => {
+    test.setTimeout(300_000);
+    await page.setViewportSize(size);
+    const check = async (where: string) => {
+      await fitsFingers(page, where);
+      await hasNoViolation(page, where);
+    };
+    await page.goto(app.url);
+    await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
+    await page.getByRole('button', { name: 'Find by look' }).click();
+    await check('Wall');
+    for (const room of ['', '/keep', '/bin']) {
+      await page.goto(`${app.url}/drawers${room}`);
+      await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
+      if (room === '') await page.getByRole('button', { name: 'Ask by colour' }).first().click();
+      await check(`Drawers${room}`);
+    }
+    await page.goto(`${app.url}/drawers`);
+    await page.getByRole('link', { name: /Wet dusk, lamps lit/ }).click();
+    await tray(page).first().click();
+    await expect(page.getByRole('slider', { name: 'Lighter or darker' })).toBeVisible();
+    await check('a library');
+    await openStudy(page, app.url, 'Lower station, rain at dusk');
+    for (const step of ['Look', 'Values', 'Colours', 'Hidden', 'Palette'] as const) {
+      await toStep(page, step);
+      await expect(page.getByTestId('finding').first()).not.toContainText('…');
+      await check(step);
+    }
+    // Below a picture that stands, the panel gives its room back when it is folded.
+    const stage = page.getByTestId('stage');
+    const low = (await stage.boundingBox())?.height ?? 0;
+    await page.getByRole('button', { name: 'Fold away' }).click();
+    await expect
+      .poll(async () => (await stage.boundingBox())?.height ?? 0)
+      .toBeGreaterThan(low + 100);
+    await page.getByRole('button', { name: 'Unfold' }).click();
+    await expect.poll(async () => (await stage.boundingBox())?.height ?? 0).toBeLessThan(low + 2);
+  });
+
+test('a tablet on its side has the panel beside the picture, and a folded one gives it room', async ({
   page,
 }) => {
-  const widths: [string, number][] = [
-    ['/', 390],
-    ['/drawers', 390],
-    ['/', 820],
-    ['/drawers', 820],
-    ['/drawers/keep', 390],
-    ['/drawers/bin', 390],
-  ];
-  for (const [path, width] of widths) {
-    await page.setViewportSize({ width, height: 844 });
-    await page.goto(app.url + path);
-    await page.waitForLoadState('networkidle');
-    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(
-      width,
-    );
-  }
-  await page.setViewportSize({ width: 390, height: 844 });
-  await page.goto(`${app.url}/drawers`);
-  await page.getByRole('link', { name: /Wet dusk, lamps lit/ }).click();
-  await expect(page.getByLabel('Name of the swatch').first()).toBeVisible();
-  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-
-  await page.setViewportSize({ width: 820, height: 1180 });
+  await page.setViewportSize({ width: 960, height: 640 });
   await openStudy(page, app.url, 'Lower station, rain at dusk');
-  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(820);
   const stage = page.getByTestId('stage');
   const narrow = (await stage.boundingBox())?.width ?? 0;
   await page.getByRole('button', { name: 'Fold away' }).click();
   await expect
     .poll(async () => (await stage.boundingBox())?.width ?? 0)
     .toBeGreaterThan(narrow + 100);
-  await page.getByRole('button', { name: 'Unfold' }).click();
-
-  const small = await page.evaluate(() =>
-    Array.from(document.querySelectorAll('button, a[href], summary'))
-      .filter((element) => (element as HTMLElement).offsetParent !== null)
-      .map((element) => ({ box: element.getBoundingClientRect(), words: element.textContent }))
-      .filter(({ box }) => box.width > 0 && box.height < 39.5)
-      .map(({ words, box }) => `${words}: ${box.height}`),
-  );
-  expect(small).toEqual([]);
+  await fitsFingers(page, 'Desk');
 });
 
 test('with a finger: a tap reads, two fingers zoom', async ({ browser }) => {

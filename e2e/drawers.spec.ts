@@ -21,7 +21,7 @@ test('libraries are asked for by words, family, value and nearness, and the addr
 }) => {
   await toDrawers(page);
   const all = await names(page).count();
-  await expect(finding(page)).toHaveText(/^12 libraries with \d+ swatches\.$/);
+  await expect(finding(page)).toHaveText(/^13 libraries with \d+ swatches\.$/);
   await page.getByRole('searchbox').first().fill('DOOR lamp');
   await expect(names(page)).toHaveText(['Wet dusk, lamps lit']);
   await expect(rows(page).first()).toContainText('One answers: door lamplight');
@@ -30,6 +30,7 @@ test('libraries are asked for by words, family, value and nearness, and the addr
   await page.getByRole('button', { name: 'Show all' }).click();
   await expect(names(page)).toHaveCount(all);
 
+  await page.getByRole('button', { name: 'Ask by colour' }).click();
   const violet = page.getByRole('button', { name: /^violet: \d+$/ });
   await expect(violet).toHaveAccessibleName(/[1-9]/);
   await violet.click();

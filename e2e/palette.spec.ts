@@ -170,10 +170,10 @@ test('pruning: how many they really are, merged and taken apart; the tray by key
   await page.getByRole('menuitem', { name: 'By value' }).click();
   await toTab(page, 'pick');
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Add a darkest dark' }).click();
-  await page.getByRole('button', { name: 'Add a paper light' }).click();
+  await page.getByRole('button', { name: 'darkest dark' }).click();
+  await page.getByRole('button', { name: 'paper white' }).click();
   await expect(tray(page).first()).toHaveAttribute('aria-label', /darkest dark.*, dark$/);
-  await expect(tray(page).last()).toHaveAttribute('aria-label', /paper light.*, light$/);
+  await expect(tray(page).last()).toHaveAttribute('aria-label', /paper white.*, light$/);
   await isSaved(page);
   await reload(page);
   await expect(tray(page)).toHaveCount(before.length + 2);
@@ -322,4 +322,70 @@ test('a finger chooses several in the tray; a series says what strays', async ({
   await expect(page.getByRole('listitem').getByRole('heading')).toHaveCount(2);
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
   await context.close();
+});
+
+test('ends stand beside the count, the slider says what is new, and leans are chosen side by side', async ({
+  page,
+}) => {
+  await openStudy(page, app.url, 'Ticket hall at noon');
+  await toStep(page, 'Palette');
+  await page.getByRole('button', { name: /^6 colours: / }).click();
+  const own = (await labels(page)).filter((label) => /picked|linked|locked/.test(label)).length;
+  await expect.poll(() => tray(page).count()).toBeGreaterThanOrEqual(6);
+  const six = await tray(page).count();
+  const ends = page.getByRole('button', { name: /^(true black|darkest dark)$/ });
+  await expect(ends).toHaveCount(2);
+  for (const end of await ends.all()) await end.click();
+  await expect(tray(page)).toHaveCount(six + 2);
+  // White on white is seen by its outline.
+  await page.getByRole('button', { name: 'true white' }).click();
+  const white = tray(page).filter({ has: page.locator('[style*="rgb(255, 255, 255)"]') });
+  await expect(white).toHaveCount(1);
+  expect(
+    await white.evaluate((block) => {
+      const { borderTopWidth, width } = getComputedStyle(block.firstElementChild as Element);
+      return parseFloat(borderTopWidth) > 0 && parseFloat(width) >= 16;
+    }),
+  ).toBe(true);
+  await page.getByRole('button', { name: 'Extract again' }).click();
+  await expect(page.getByRole('button', { name: 'Extract again' })).toBeEnabled();
+  await expect(tray(page)).toHaveCount(six + 3);
+  await page.getByRole('button', { name: 'true white' }).click();
+  await expect(tray(page)).toHaveCount(six + 2);
+  expect(own).toBeLessThanOrEqual(six);
+
+  await page.getByRole('button', { name: 'Leans side by side' }).click();
+  const leans = page.getByRole('list', { name: 'Leans' }).getByRole('button');
+  await expect(leans).toHaveCount(7);
+  await expect(leans.nth(0)).toHaveAttribute('aria-pressed', 'true');
+  const before = await hexes(page);
+  await leans.filter({ hasText: 'the strong' }).click();
+  await expect(page.getByLabel('What extraction looks at')).toHaveValue('strong');
+  await expect.poll(() => hexes(page)).not.toEqual(before);
+  await expect(tray(page)).toHaveCount(six + 2);
+});
+
+test('a changed colour is seen on the picture that is mapped to the palette', async ({ page }) => {
+  await openStudy(page, app.url, 'Slate terrace, evening');
+  await toStep(page, 'Palette');
+  await toTab(page, 'test');
+  await expect(finding(page)).toContainText('On average');
+  const place = await onStage(page, 0.5, 0.85);
+  await expect
+    .poll(async () =>
+      (await hexes(page)).includes(
+        `rgb(${(await pixelAt(page, ...place)).slice(0, 3).join(', ')})`,
+      ),
+    )
+    .toBe(true);
+  const was = `rgb(${(await pixelAt(page, ...place)).slice(0, 3).join(', ')})`;
+  const at = (await hexes(page)).indexOf(was);
+  await tray(page).nth(at).click();
+  await toTab(page, 'test');
+  await tray(page).nth(at).click();
+  await setSlider(page, 'Lighter or darker', 2);
+  await expect.poll(async () => (await hexes(page))[at]).not.toBe(was);
+  await expect
+    .poll(async () => `rgb(${(await pixelAt(page, ...place)).slice(0, 3).join(', ')})`)
+    .not.toBe(was);
 });

@@ -18,7 +18,7 @@ import { zipped } from '../src/server/files/zips';
 import { libraryCard } from '../src/server/print/library-card';
 import { DEFAULT_SETTINGS } from '../src/contracts/settings';
 import { slugs } from '../src/core/formats/slugs';
-import { PLAIN_PALETTE, PLAIN_SWATCH } from '../src/study/library';
+import { DEFAULT_LIBRARY_PALETTE, DEFAULT_LIBRARY_SWATCH } from '../src/study/library';
 
 const NAMES = [
   'wet slate',
@@ -273,8 +273,12 @@ finally:
         studyId: null,
         createdAt: '',
         updatedAt: new Date().toISOString(),
-        ...PLAIN_PALETTE,
-        swatches: library.swatches.map((swatch, i) => ({ ...PLAIN_SWATCH, ...swatch, id: String(i) })),
+        ...DEFAULT_LIBRARY_PALETTE,
+        swatches: library.swatches.map((swatch, i) => ({
+          ...DEFAULT_LIBRARY_SWATCH,
+          ...swatch,
+          id: String(i),
+        })),
       },
       null,
       DEFAULT_SETTINGS.scale,

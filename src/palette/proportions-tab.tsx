@@ -2,6 +2,7 @@
 
 import { hexFromOklab } from '@/core/colour/hex';
 import { PARTS, readProportion, suggestedRoles, withTarget } from '@/core/palette/proportion';
+import type { TraySwatch } from '@/contracts/study';
 import { withRoles } from '@/study/palette-edits';
 import { Button } from '@/ui/button';
 import { Slider } from '@/ui/slider';
@@ -15,12 +16,19 @@ import { SwatchPointing } from './swatch-pointing';
 export function ProportionsTab() {
   const host = usePaletteHost();
   const { swatches, target } = usePaletteState(({ document }) => document.palette);
-  const weighed = swatches.map(({ colour, share, role }) => ({ colour, share: share ?? 0, role }));
+  // Where no share is known each counts alike.
+  const isUnknown = swatches.every(({ share }) => share === null);
+  const shareOf = ({ share }: TraySwatch) => share ?? (isUnknown ? 1 / swatches.length : 0);
+  const weighed = swatches.map((swatch) => ({ ...swatch, share: shareOf(swatch) }));
   const proportion = readProportion(weighed, target);
   const hasRoles = proportion.parts.some(({ share }) => share > 0);
   return (
     <>
-      <Finding>{proportionSentence(swatches, proportion)}</Finding>
+      <Finding>
+        {isUnknown && swatches.length > 0
+          ? 'No share is known: each counts alike until it is given one.'
+          : proportionSentence(swatches, proportion)}
+      </Finding>
       <Section title="Main, second, accent" aside="as it is, and as it is to be">
         {proportion.parts.map(({ part, share, target: wanted }) => (
           <div key={part} className="border-b pb-1">
@@ -84,7 +92,7 @@ export function ProportionsTab() {
               <em className="shrink-0 font-serif">{swatch.role}</em>
             )}
             <span className="w-22 shrink-0 text-right">
-              {percent(swatch.share ?? 0)}, {percent(proportion.weights[i])}
+              {percent(shareOf(swatch))}, {percent(proportion.weights[i])}
             </span>
           </SwatchPointing>
         ))}

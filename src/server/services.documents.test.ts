@@ -13,7 +13,7 @@ import { deleteStudy, getStudy, renameStudy, restoreStudy, saveStudy } from './s
 import { listStudies } from './studies/study-cards';
 import { freshDatabase } from './testing/test-database';
 import { redAndBlue } from './testing/test-pictures';
-import { PLAIN_PALETTE } from '@/study/library';
+import { DEFAULT_LIBRARY_PALETTE } from '@/study/library';
 
 let end: () => Promise<void>;
 beforeAll(async () => {
@@ -128,7 +128,7 @@ describe('studies and libraries over the endpoints', () => {
     return { status: response.status, body: text ? JSON.parse(text) : null };
   };
   const content: LibraryContent = {
-    ...PLAIN_PALETTE,
+    ...DEFAULT_LIBRARY_PALETTE,
     name: 'Dusk',
     note: '',
     tags: [],

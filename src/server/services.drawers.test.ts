@@ -39,7 +39,7 @@ import { searchLibraries } from './libraries/search';
 import { wordsOf } from './libraries/words';
 import { freshDatabase } from './testing/test-database';
 import { someLibrary } from './testing/many-libraries';
-import { PLAIN_PALETTE } from '@/study/library';
+import { DEFAULT_LIBRARY_PALETTE } from '@/study/library';
 
 let end: () => Promise<void>;
 beforeAll(async () => {
@@ -153,7 +153,7 @@ describe('searching', () => {
   it('finds words without accents or case, by how they begin, in any script, and in other names', async () => {
     const made = await createLibrary(
       {
-        ...PLAIN_PALETTE,
+        ...DEFAULT_LIBRARY_PALETTE,
         name: 'Ébauche nº 7, Ночь',
         note: 'für Ölfarben',
         tags: ['灯りの色'],

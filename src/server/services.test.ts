@@ -31,7 +31,7 @@ import {
 import { listStudies } from './studies/study-cards';
 import { freshDatabase } from './testing/test-database';
 import { pngPromising, redAndBlue } from './testing/test-pictures';
-import { PLAIN_PALETTE, PLAIN_SWATCH } from '@/study/library';
+import { DEFAULT_LIBRARY_PALETTE, DEFAULT_LIBRARY_SWATCH } from '@/study/library';
 
 let end: () => Promise<void>;
 beforeAll(async () => {
@@ -224,11 +224,11 @@ const swatch = (name: string, hex: string, part: Partial<Swatch> = {}): Swatch =
   role: null,
   colour: oklabFromHex(hex) as Oklab,
   share: 0.25,
-  ...PLAIN_SWATCH,
+  ...DEFAULT_LIBRARY_SWATCH,
   ...part,
 });
 const content = (part: Partial<LibraryContent> = {}): LibraryContent => ({
-  ...PLAIN_PALETTE,
+  ...DEFAULT_LIBRARY_PALETTE,
   name: 'Dusk “wet” greys\n☂',
   note: 'for plate 3',
   tags: ['rain', 'ночь'],

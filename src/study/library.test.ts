@@ -12,8 +12,8 @@ import {
   libraryFrom,
   namedSwatches,
   paletteOfLibrary,
-  PLAIN_PALETTE,
-  PLAIN_SWATCH,
+  DEFAULT_LIBRARY_PALETTE,
+  DEFAULT_LIBRARY_SWATCH,
 } from './library';
 import { swatch as traySwatch, withTray } from './testing/trays';
 import { NO_MOVES } from '@/core/palette/colour-change';
@@ -27,7 +27,7 @@ const swatch = (id: string, hex: string, part: Partial<Swatch> = {}): Swatch => 
   role: null,
   colour: of(hex),
   share: 0.3,
-  ...PLAIN_SWATCH,
+  ...DEFAULT_LIBRARY_SWATCH,
   ...part,
 });
 const place = {
@@ -39,7 +39,7 @@ const place = {
   radius: 0.01,
 };
 const library: LibraryContent = {
-  ...PLAIN_PALETTE,
+  ...DEFAULT_LIBRARY_PALETTE,
   name: 'Dusk',
   note: '',
   tags: [],

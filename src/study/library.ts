@@ -9,7 +9,7 @@ import { checkRoom, type HasPalette } from './has-palette';
 import { sameColour } from './set-edits';
 
 /** What a swatch has nothing to say of that is merely a colour in a library. */
-export const PLAIN_SWATCH = {
+export const DEFAULT_LIBRARY_SWATCH = {
   otherNames: [],
   provenance: null,
   follows: null,
@@ -17,7 +17,10 @@ export const PLAIN_SWATCH = {
   parts: [],
 } satisfies Partial<Swatch>;
 /** What a library has beside its swatches that nothing was built in. */
-export const PLAIN_PALETTE = { sets: [], target: DEFAULT_TARGET } satisfies Partial<LibraryContent>;
+export const DEFAULT_LIBRARY_PALETTE = {
+  sets: [],
+  target: DEFAULT_TARGET,
+} satisfies Partial<LibraryContent>;
 
 /** The tray as a library's content, each swatch with where it came from. */
 export function libraryFrom(
@@ -147,7 +150,7 @@ export function namedSwatches(
     role: null,
     colour,
     share: null,
-    ...PLAIN_SWATCH,
+    ...DEFAULT_LIBRARY_SWATCH,
   }));
 }
 

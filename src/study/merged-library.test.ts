@@ -2,7 +2,7 @@ import { oklabFromHex, hexFromOklab } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
 import type { Swatch } from '@/contracts/library';
 import { mergedLibrary } from './merged-library';
-import { PLAIN_SWATCH } from './library';
+import { DEFAULT_LIBRARY_SWATCH } from './library';
 
 const swatch = (id: string, name: string, hex: string, part: Partial<Swatch> = {}): Swatch => ({
   id,
@@ -11,7 +11,7 @@ const swatch = (id: string, name: string, hex: string, part: Partial<Swatch> = {
   role: null,
   colour: oklabFromHex(hex) as Oklab,
   share: 0.5,
-  ...PLAIN_SWATCH,
+  ...DEFAULT_LIBRARY_SWATCH,
   ...part,
 });
 const one = {

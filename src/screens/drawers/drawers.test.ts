@@ -1,4 +1,4 @@
-import { PLAIN_SWATCH } from '@/study/library';
+import { DEFAULT_LIBRARY_SWATCH } from '@/study/library';
 import fc from 'fast-check';
 import { oklabFromHex } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
@@ -106,7 +106,7 @@ describe('swatches in order', () => {
     role: null,
     colour: hex(colour),
     share,
-    ...PLAIN_SWATCH,
+    ...DEFAULT_LIBRARY_SWATCH,
   });
   const all = [
     swatch('lamp 10', '#f0a94c', 0.1),

@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { Library } from '@/contracts/library';
 import { LOOSE, type Folder, type FoundLibrary } from '@/contracts/library-search';
-import { PLAIN_PALETTE } from '@/study/library';
+import { DEFAULT_LIBRARY_PALETTE } from '@/study/library';
 import { call } from '@/ui/api';
 import { offerUndo, say, showError } from '@/ui/notices';
 import { useChanged } from '@/ui/queries';
@@ -40,7 +40,7 @@ export function useDrawerActions(act: Act, folders: readonly Folder[], room: Sea
       try {
         const { id } = await call(endpoints.createLibrary, {
           body: {
-            ...PLAIN_PALETTE,
+            ...DEFAULT_LIBRARY_PALETTE,
             name: 'New palette',
             note: '',
             tags: [],

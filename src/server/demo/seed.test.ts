@@ -7,7 +7,7 @@ import { freshDatabase } from '../testing/test-database';
 import { redAndBlue } from '../testing/test-pictures';
 import { seedDemo } from './seed';
 import { demoId, readStory } from './story';
-import { PLAIN_PALETTE } from '@/study/library';
+import { DEFAULT_LIBRARY_PALETTE } from '@/study/library';
 
 jest.setTimeout(120_000);
 
@@ -29,6 +29,12 @@ it('hangs the whole story, and puts it back without touching one’s own work', 
   const libraries = await listLibraries();
   expect(first).toHaveLength(story.length);
   expect(libraries.length).toBeGreaterThanOrEqual(12);
+  // One was begun without a picture: a ladder, what follows from a colour, one that was changed by hand.
+  const begun = libraries.find(({ name }) => name === 'Endpapers, from one red')!;
+  const links = begun.swatches.map(({ follows }) => follows?.kind);
+  expect(links.filter((kind) => kind === 'set')).toHaveLength(5);
+  expect(links.filter((kind) => kind === 'rule')).toHaveLength(1);
+  expect(begun.swatches.filter(({ change }) => change !== null)).toHaveLength(1);
   expect(libraries.every(({ tags, note }) => tags.length > 0 && note !== '')).toBe(true);
   // Along the way: one only imported, one with its values read, others finished with notes.
   expect(story.some(({ about }) => !about.aims)).toBe(true);
@@ -48,7 +54,13 @@ it('hangs the whole story, and puts it back without touching one’s own work', 
   if (own.kind !== 'new') throw new Error('expected a new study');
   const ownDocument = (await getStudy(own.studyId)).document;
   const ownLibrary = await createLibrary(
-    { ...PLAIN_PALETTE, name: 'My own', note: '', tags: [], swatches: libraries[0].swatches },
+    {
+      ...DEFAULT_LIBRARY_PALETTE,
+      name: 'My own',
+      note: '',
+      tags: [],
+      swatches: libraries[0].swatches,
+    },
     changed,
   );
 

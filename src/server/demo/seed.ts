@@ -10,7 +10,7 @@ import { moveColour } from '@/study/colour-edits';
 import { addSwatch, editSwatch, withShares } from '@/study/edits';
 import { withRoles } from '@/study/palette-edits';
 import { addSet } from '@/study/set-edits';
-import { libraryFrom, PLAIN_PALETTE, withoutLinks } from '@/study/library';
+import { libraryFrom, DEFAULT_LIBRARY_PALETTE, withoutLinks } from '@/study/library';
 import { runReading } from '@/workers/server/pool';
 import { ServiceError } from '../errors';
 import { createFolder, listFolders, moveToFolder } from '../libraries/folders';
@@ -22,6 +22,7 @@ import { getBytes } from '../pictures/get-bytes';
 import { decodeWorking } from '../pictures/read-picture';
 import { refreshReading } from '../readings/refresh';
 import { createStudy, getStudy, restoreStudy, saveStudy } from '../studies/studies';
+import { contentOfBegun, readBegunPalettes } from './begun-palettes';
 import { demoId, readDemoPicture, readSearches, readStory, type StoryStudy } from './story';
 
 export interface Seeding {
@@ -52,6 +53,10 @@ export async function seedDemo({ onStep, signal }: Seeding = {}): Promise<number
       });
     }
     await Promise.all(seeding);
+    for (const begun of await readBegunPalettes()) {
+      const libraryId = await putLibrary(contentOfBegun(begun), null);
+      await moveToFolder([libraryId], await folderOf(begun.folder));
+    }
     for (const { name, search } of await readSearches())
       await keepSearch(name, search, demoId('search', name));
     return story.length;
@@ -90,7 +95,7 @@ async function seedStudy(entry: StoryStudy, onKeeping: () => void): Promise<void
   const { swatches: all, ...built } = libraryFrom(document, id, was.picture);
   for (const { swatches, folder, favourite, ...library } of entry.libraries) {
     const chosen = swatches ? all.filter((_, i) => swatches.includes(i + 1)) : all;
-    const { sets, target } = swatches ? PLAIN_PALETTE : built;
+    const { sets, target } = swatches ? DEFAULT_LIBRARY_PALETTE : built;
     const kept = swatches ? withoutLinks(chosen) : chosen;
     const libraryId = await putLibrary({ ...library, swatches: kept, sets, target }, id);
     await setFavourite(libraryId, favourite);
@@ -105,7 +110,7 @@ async function folderOf(name: string): Promise<string> {
   return there ? id : createFolder(name, id);
 }
 
-async function putLibrary(content: LibraryContent, studyId: string): Promise<string> {
+async function putLibrary(content: LibraryContent, studyId: string | null): Promise<string> {
   const id = demoId('library', content.name);
   const was = await putBack(
     () => getLibrary(id),

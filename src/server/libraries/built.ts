@@ -8,7 +8,7 @@ import {
   swatchChangeSchema,
   targetSchema,
 } from '@/contracts/palette';
-import { PLAIN_PALETTE } from '@/study/library';
+import { DEFAULT_LIBRARY_PALETTE } from '@/study/library';
 
 /** What a library's palette is built of, beside its swatches and in their order, as our own files carry it. */
 const builtSchema = z.object({
@@ -28,7 +28,7 @@ const builtSchema = z.object({
 export function builtOf({ swatches, sets, target }: LibraryContent): { built?: unknown } {
   const isPlain =
     sets.length === 0 &&
-    isDeepStrictEqual(target, PLAIN_PALETTE.target) &&
+    isDeepStrictEqual(target, DEFAULT_LIBRARY_PALETTE.target) &&
     swatches.every(({ follows, change, parts }) => !follows && !change && parts.length === 0);
   if (isPlain) return {};
   return {

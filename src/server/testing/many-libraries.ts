@@ -9,7 +9,7 @@ import { library, libraryRevision, swatch, tag } from '../db/library-schema';
 import { swatchRow } from '../libraries/library-rows';
 import { INDEX_VERSION } from '../libraries/swatch-facts';
 import { wordsOf } from '../libraries/words';
-import { PLAIN_PALETTE, PLAIN_SWATCH } from '@/study/library';
+import { DEFAULT_LIBRARY_PALETTE, DEFAULT_LIBRARY_SWATCH } from '@/study/library';
 
 const SUBJECTS = ['Fog', 'Harbour', 'Orchard', 'Kitchen', 'Quarry', 'Ferry', 'Terrace', 'Snow'];
 const TIMES = ['at dawn', 'at noon', 'in rain', 'by lamplight', 'in October', 'after thaw'];
@@ -31,7 +31,7 @@ export function someLibrary(seed: number, size: number): LibraryContent {
   );
   const names = paletteNames(colours);
   return {
-    ...PLAIN_PALETTE,
+    ...DEFAULT_LIBRARY_PALETTE,
     name: `${one(SUBJECTS)} ${one(TIMES)}, ${seed}`,
     note: random() < 0.4 ? `For plate ${1 + Math.floor(random() * 40)}.` : '',
     tags: TAGS.filter(() => random() < 0.15),
@@ -42,7 +42,7 @@ export function someLibrary(seed: number, size: number): LibraryContent {
       role: null,
       colour,
       share: random() < 0.7 ? random() / size : null,
-      ...PLAIN_SWATCH,
+      ...DEFAULT_LIBRARY_SWATCH,
     })),
   };
 }

@@ -32,7 +32,10 @@ export const paletteAnswers = {
   leans: ({ region, from, count, keep }, { images }) => {
     const source = sourceOf(images, from);
     const within = region ? withinLoop(images, region) : undefined;
-    return LEANS.map((lean) => ({ lean, ...extractPalette(source, { count, keep, lean, within }) }));
+    return LEANS.map((lean) => ({
+      lean,
+      ...extractPalette(source, { count, keep, lean, within }),
+    }));
   },
 
   darkest: (_, { images }) => darkestDark(images.picture),

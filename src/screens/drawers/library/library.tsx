@@ -11,11 +11,12 @@ import { Select } from '@/ui/select';
 import { TopLine } from '@/ui/shell';
 import { useMedia } from '@/ui/use-media';
 import { UndoRedo } from '@/ui/undo-redo';
-import { capital, count, several } from '@/ui/words';
+import { capital, several } from '@/ui/words';
 import { ExportDialog } from '../transfer/export-dialog';
 import { AddTab } from './add-tab';
 import { LibraryFields } from './library-fields';
-import { LibraryHistory } from './library-history';
+import { ChosenSwatches } from './chosen-swatches';
+import { LibraryHead } from './library-head';
 import { LibraryPanel, NARROW, tabForSwatch, type LibraryTab } from './library-panel';
 import { paletteHostOf } from './palette-host';
 import { SwatchDetails, type SwatchPart } from './swatch-details';
@@ -40,7 +41,6 @@ export function LibraryPage({ library, opened }: Props) {
   const [tab, setTab] = useState<LibraryTab>(
     content.swatches.length === 0 ? 'add' : opened ? 'swatch' : 'about',
   );
-  const chooseNone = () => set({ chosen: [], selected: null });
   const actions = useLibraryActions(library, store);
   const chosenIds = new Set(chosen);
 
@@ -77,31 +77,16 @@ export function LibraryPage({ library, opened }: Props) {
           />
         </TopLine>
         <main className={chosen.length > 0 ? 'pb-16' : ''}>
-          <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 px-4 py-3 sm:px-6">
-            <h1 className="min-w-0 font-serif text-3xl leading-tight break-words">
-              {content.name.trim() || 'Untitled library'}
-            </h1>
-            <div className="flex flex-wrap gap-2">
-              <Button weight="strong" onClick={() => setExporting(true)}>
-                Export, print or share
-              </Button>
-              <LibraryHistory
-                libraryId={library.id}
-                onRestore={(was) => {
-                  set({ chosen: [], selected: null });
-                  change(() => was);
-                }}
-              />
-              <Button onClick={() => void actions.duplicate()}>Duplicate</Button>
-              <Button
-                weight="quiet"
-                className="underline"
-                onClick={() => void actions.removeLibrary()}
-              >
-                Into the bin
-              </Button>
-            </div>
-          </div>
+          <LibraryHead
+            library={library}
+            name={content.name}
+            actions={actions}
+            onExport={() => setExporting(true)}
+            onRestore={(was) => {
+              set({ chosen: [], selected: null });
+              change(() => was);
+            }}
+          />
           <div className="sticky top-0 z-20 h-52 border-y [@media(height<=700px)]:h-40 bg-sheet">
             <PaletteStave
               empty="Add a colour below: typed, pasted, or from another library."
@@ -188,21 +173,12 @@ export function LibraryPage({ library, opened }: Props) {
           </div>
         </main>
         {chosen.length > 0 && (
-          <section
-            aria-label="Chosen swatches"
-            className="fixed inset-x-0 bottom-0 z-30 flex flex-wrap items-center gap-2 border-t border-ink bg-sheet px-4 py-2 sm:px-6"
-          >
-            <p role="status" className="mr-2 font-serif text-lg">
-              {capital(count(chosen.length))} chosen
-            </p>
-            <Button onClick={() => void actions.splitOff(chosenIds)}>
-              Split off into a library
-            </Button>
-            <Button onClick={() => host.remove(chosen)}>Delete</Button>
-            <Button weight="quiet" className="ml-auto" onClick={chooseNone}>
-              Choose none
-            </Button>
-          </section>
+          <ChosenSwatches
+            chosen={chosen.length}
+            onSplit={() => void actions.splitOff(chosenIds)}
+            onDelete={() => host.remove(chosen)}
+            onNone={() => set({ chosen: [], selected: null })}
+          />
         )}
         <ExportDialog
           libraries={exporting ? [{ id: library.id, name: content.name }] : []}

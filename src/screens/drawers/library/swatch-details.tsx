@@ -13,10 +13,12 @@ import { SwatchTools } from '@/palette/swatch-tools';
 import { NoteField, TextField } from '@/ui/field';
 import { placeHref } from '@/ui/place';
 import { Select } from '@/ui/select';
+import { Slider } from '@/ui/slider';
+import { percent } from '@/ui/words';
 import { splitTags } from '@/ui/tags';
 import { nearHref } from '../find/search-address';
 
-export type SwatchPart = Partial<Pick<Swatch, 'name' | 'otherNames' | 'note' | 'role'>>;
+export type SwatchPart = Partial<Pick<Swatch, 'name' | 'otherNames' | 'note' | 'role' | 'share'>>;
 
 interface Props {
   libraryId: string;
@@ -59,6 +61,16 @@ export function SwatchDetails({ libraryId, swatch, onChange }: Props) {
             onChange={(role) => onChange({ role: role || null })}
           />
         </label>
+        <Slider
+          label="Share"
+          said={`Share of ${swatch.name}`}
+          words={swatch.share === null ? 'not said' : percent(swatch.share)}
+          min={0}
+          max={1}
+          step={0.01}
+          value={swatch.share ?? 0}
+          onChange={(share) => onChange({ share })}
+        />
         <Tools id={swatch.id} />
       </div>
       <div className="flex flex-col gap-4">

@@ -10,7 +10,7 @@ import {
   addToLibrary,
   editLibrary,
   namedSwatches,
-  PLAIN_PALETTE,
+  DEFAULT_LIBRARY_PALETTE,
   withoutLinks,
 } from '@/study/library';
 import { removeSwatches } from '@/study/palette-edits';
@@ -72,7 +72,7 @@ export function useLibraryActions(library: Library, store: LibraryStore) {
     try {
       const made = await call(endpoints.createLibrary, {
         body: {
-          ...PLAIN_PALETTE,
+          ...DEFAULT_LIBRARY_PALETTE,
           name,
           note: '',
           tags: content.tags,
@@ -100,3 +100,5 @@ export function useLibraryActions(library: Library, store: LibraryStore) {
   };
   return { setSwatches, addColours, addSwatches, removeLibrary, duplicate, splitOff };
 }
+
+export type LibraryActions = ReturnType<typeof useLibraryActions>;

@@ -2,34 +2,25 @@
 
 import { useEffect, useMemo, useState } from 'react';
 import { svgOf } from '@/core/plan/drawing';
-import type { Plan, PlanPaper } from '@/core/plan/value-plan';
-import { PLAN_PAPERS } from '@/core/plan/value-plan';
-import { MIN_SQUARES, MAX_SQUARES } from '@/core/plan/transfer-grid';
-import { MIN_ZONES, MAX_ZONES } from '@/core/measure/zones';
+import type { Plan } from '@/core/plan/value-plan';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import { callForFile } from '@/ui/api';
 import { Button } from '@/ui/button';
-import { Choice } from '@/ui/choice';
 import { Dialog } from '@/ui/dialog';
 import { fileName, keepFile } from '@/ui/keep-file';
 import { showError } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
-import { Slider } from '@/ui/slider';
 import { useDeskStore } from '../../desk-store';
 import { useAnswer } from '../../use-answer';
 import { pngOfPlan } from './plan-png';
+import { DEFAULT_PLAN, PlanSettingsForm, type ChosenPlan } from './plan-settings-form';
 
 /** The zones as a sheet to print and paint from. */
 export function PlanDialog({ onClose }: { onClose: () => void }) {
   const { values, title } = useDeskStore().getState().history.present;
   const { settings } = useSettings();
-  const [zones, setZones] = useState(values.zones);
-  const [paper, setPaper] = useState<PlanPaper>('A4');
-  const [fill, setFill] = useState<'greys' | 'outlines'>('greys');
-  const [numbers, setNumbers] = useState<'numbers' | 'none'>('numbers');
-  const [grid, setGrid] = useState<'none' | 'thirds' | 'squares'>('squares');
-  const [short, setShort] = useState(6);
-  const [leastMass, setLeastMass] = useState(0.002);
+  const [chosen, setChosen] = useState<ChosenPlan>({ ...DEFAULT_PLAN, zones: values.zones });
+  const { zones, paper, fill, numbers, grid, short, leastMass } = chosen;
   const [printing, setPrinting] = useState(false);
   // Another number than the study's is cut anew: hand-set thresholds are for theirs alone.
   const cut =
@@ -78,70 +69,9 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
       <div className="grid gap-6 sm:grid-cols-[1fr_19rem]">
         <Preview plan={plan} />
         <div className="flex flex-col gap-3">
-          <Slider
-            label="Values"
-            words={String(zones)}
-            min={MIN_ZONES}
-            max={MAX_ZONES}
-            value={zones}
-            onChange={setZones}
-          />
-          <Choice
-            label="Shown as"
-            value={fill}
-            options={[
-              { value: 'greys', title: 'greys' },
-              { value: 'outlines', title: 'outlines' },
-            ]}
-            onChange={setFill}
-          />
-          <Slider
-            label="Least mass"
-            said="Least size of a mass"
-            words={leastMass === 0 ? 'any' : `${(leastMass * 100).toFixed(1)} %`}
-            min={0}
-            max={0.03}
-            step={0.001}
-            value={leastMass}
-            onChange={(next) => setLeastMass(Math.round(next * 1000) / 1000)}
-          />
-          <Choice
-            label="Numbers"
-            value={numbers}
-            options={[
-              { value: 'numbers', title: 'on' },
-              { value: 'none', title: 'off' },
-            ]}
-            onChange={setNumbers}
-          />
-          <Choice
-            label="Grid"
-            value={grid}
-            options={[
-              { value: 'none', title: 'none' },
-              { value: 'thirds', title: 'thirds' },
-              { value: 'squares', title: 'squares' },
-            ]}
-            onChange={setGrid}
-          />
-          {grid === 'squares' && (
-            <Slider
-              label="Short side"
-              words={`${short}`}
-              min={MIN_SQUARES}
-              max={MAX_SQUARES}
-              value={short}
-              onChange={setShort}
-            />
-          )}
-          <Choice
-            label="Paper"
-            value={paper}
-            options={(Object.keys(PLAN_PAPERS) as PlanPaper[]).map((value) => ({
-              value,
-              title: value,
-            }))}
-            onChange={setPaper}
+          <PlanSettingsForm
+            settings={chosen}
+            onChange={(part) => setChosen({ ...chosen, ...part })}
           />
           <Button
             weight="strong"
