@@ -143,8 +143,9 @@ const SHOTS: Shot[] = [
     name: 'library',
     take: async (page) => {
       await page.goto(`${url}/drawers`);
-      await page.getByRole('link', { name: /Wet dusk, lamps lit/ }).click();
-      await page.getByLabel('Name of the swatch').first().waitFor();
+      await page.getByRole('link', { name: /^Endpapers, from one red/ }).click();
+      await page.getByTestId('tray').getByRole('button', { name: /slate for type/ }).click();
+      await page.getByTestId('change').waitFor();
     },
   },
 ];

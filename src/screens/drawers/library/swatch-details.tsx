@@ -163,9 +163,12 @@ function Elsewhere({ libraryId, swatch }: { libraryId: string; swatch: Swatch })
         </ul>
       </section>
       <section aria-label="Its neighbours">
-        <h2 className="mb-1 flex justify-between border-b pb-1 text-sm font-semibold">
+        <h2 className="mb-1 flex items-end justify-between border-b text-sm font-semibold">
           Its neighbours in all libraries
-          <Link href={nearHref(hexFromOklab(colour))} className="font-normal underline">
+          <Link
+            href={nearHref(hexFromOklab(colour))}
+            className="inline-flex min-h-10 items-center font-normal underline"
+          >
             all near it
           </Link>
         </h2>
