@@ -5,6 +5,7 @@ import { appFor, expect, test } from './app';
 import {
   choose,
   deskIsSet,
+  drop,
   grasp,
   isSaved,
   onStage,
@@ -253,6 +254,35 @@ test('depth: a first guess, put right by touch and by keys, undone, and kept', a
   await expect(finding(page)).toHaveText(guessed);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(sky).not.toContainText('nothing');
+});
+
+test('depth: where a picture is transparent nothing is marked, and it says so', async ({
+  page,
+}) => {
+  const half = await sharp({
+    create: { width: 600, height: 400, channels: 4, background: { r: 0, g: 0, b: 0, alpha: 0 } },
+  })
+    .composite([
+      {
+        input: { create: { width: 300, height: 400, channels: 4, background: '#7d6a58' } },
+        left: 0,
+        top: 0,
+      },
+    ])
+    .png()
+    .toBuffer();
+  await page.goto(app.url);
+  await drop(page, 'half.png', half, 'image/png');
+  await page.waitForURL(/desk/);
+  await deskIsSet(page);
+  await toStep(page, 'Values');
+  await toTab(page, 'depth');
+  await expect(page.getByText('a first guess')).toBeVisible();
+  await page.mouse.click(...(await onStage(page, 0.8, 0.5)));
+  await expect(page.getByText('There is no picture at this place.')).toBeVisible();
+  await expect(page.getByText('a first guess')).toBeVisible();
+  await page.mouse.click(...(await onStage(page, 0.25, 0.5)));
+  await expect(page.getByText('one mark')).toBeVisible();
 });
 
 test('focus: ranked places with their reason, quiet ones, edges and weight', async ({ page }) => {

@@ -17,8 +17,10 @@ interface Props {
   onSee?: (from: number, to: number) => void;
   /** The entry that is brought into sight when the page opens, and whenever it becomes another. */
   start?: number;
-  /** Where in the window it is brought to. */
-  align?: 'start' | 'center' | 'auto';
+  /** Where in the window it is brought to; `auto` leaves what is in sight where it is. */
+  align?: 'start' | 'auto';
+  /** Pixels at the top of the window that lie under something else. */
+  covered?: number;
   /** Without a line along its top. */
   isBare?: boolean;
 }
@@ -33,6 +35,7 @@ export function LongList({
   onSee,
   start,
   align = 'start',
+  covered = 0,
   isBare,
 }: Props) {
   'use no memo';
@@ -53,6 +56,7 @@ export function LongList({
     estimateSize: () => tall,
     overscan: BEYOND,
     scrollMargin: top ?? 0,
+    scrollPaddingStart: covered,
     getItemKey: keyOf,
   });
   const seen = entries.getVirtualItems();

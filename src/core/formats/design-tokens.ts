@@ -43,7 +43,7 @@ export const designTokens: LibraryFormat = {
   title: 'design tokens',
   extension: 'tokens.json',
   mediaType: 'application/json',
-  holds: ALL_CAPABILITIES.filter((holding) => holding !== 'ladders and links'),
+  holds: ALL_CAPABILITIES.filter((holding) => holding !== 'links'),
 
   write: ({ name, note, tags, swatches }) => {
     const keys = slugs(swatches.map((swatch) => swatch.name));

@@ -126,7 +126,7 @@ describe('GPL', () => {
       'roles',
       'shares',
       'provenance',
-      'ladders and links',
+      'links',
       'exact colour',
     ]);
   });

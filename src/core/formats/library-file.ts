@@ -48,7 +48,7 @@ export type Capability =
   | 'roles'
   | 'shares'
   | 'provenance'
-  | 'ladders and links'
+  | 'links'
   | 'exact colour'
   | '8-bit colour';
 
@@ -62,7 +62,7 @@ export const ALL_CAPABILITIES: readonly Capability[] = [
   'roles',
   'shares',
   'provenance',
-  'ladders and links',
+  'links',
   'exact colour',
 ];
 

@@ -27,7 +27,7 @@ describe('CSV', () => {
         );
       }),
     );
-    expect(loses(csv)).toEqual(['name', 'note', 'tags', 'provenance', 'ladders and links']);
+    expect(loses(csv)).toEqual(['name', 'note', 'tags', 'provenance', 'links']);
   });
 
   const FORMULAS = [

@@ -64,7 +64,7 @@ export function SwatchDetails({ libraryId, swatch, onChange }: Props) {
         <Slider
           label="Share"
           said={`Share of ${swatch.name}`}
-          words={swatch.share === null ? 'not said' : percent(swatch.share)}
+          words={swatch.share === null ? 'none' : percent(swatch.share)}
           min={0}
           max={1}
           step={0.01}

@@ -7,6 +7,8 @@ import type { SwatchPart } from './swatch-details';
 import { SwatchRow } from './swatch-row';
 
 const ROW = 77;
+/** The stave lies over the top of the list. */
+const STAVE = 208;
 
 interface Props {
   libraryId: string;
@@ -32,7 +34,8 @@ export function SwatchList({ libraryId, swatches, opened, chosen, ...on }: Props
       tall={ROW}
       keyOf={(at) => swatches[at].id}
       start={start}
-      align="center"
+      align="auto"
+      covered={STAVE}
     >
       {(at) => {
         const swatch = swatches[at];

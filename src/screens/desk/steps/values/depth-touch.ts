@@ -3,7 +3,8 @@
 import { useMemo } from 'react';
 import type { DepthWord } from '@/core/depth/depth-marks';
 import { addDepthMark } from '@/study/depth-edits';
-import { showError } from '@/ui/notices';
+import { OPAQUE } from '@/core/picture/picture';
+import { say, showError } from '@/ui/notices';
 import { useDeskStore, useDocument } from '../../desk-store';
 import { roundPlace } from '../../drawn-points';
 import { usePicture } from '../../picture-room';
@@ -21,6 +22,8 @@ export function useDepthTouch(is: DepthWord): (place: Point) => void {
   const store = useDeskStore();
   const room = usePicture();
   return (place) => {
+    if (!room.canvas || !isOpaqueAt(room.canvas, place))
+      return say('There is no picture at this place.');
     const { x, y } = roundPlace(room.originalArea(place, 0));
     try {
       store.getState().change((document) => addDepthMark(document, { id: newId(), x, y, is }));
@@ -28,6 +31,15 @@ export function useDepthTouch(is: DepthWord): (place: Point) => void {
       showError(error);
     }
   };
+}
+
+/** Whether a picture has a colour at a place: where it is transparent nothing can be marked. */
+function isOpaqueAt(canvas: HTMLCanvasElement, { x, y }: Point): boolean {
+  const at = (share: number, size: number) => Math.min(size - 1, Math.floor(share * size));
+  const pixel = canvas
+    .getContext('2d')
+    ?.getImageData(at(x, canvas.width), at(y, canvas.height), 1, 1);
+  return pixel !== undefined && pixel.data[3] >= OPAQUE;
 }
 
 /** What a hand has said, written on each mass. */
