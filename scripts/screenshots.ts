@@ -144,7 +144,10 @@ const SHOTS: Shot[] = [
     take: async (page) => {
       await page.goto(`${url}/drawers`);
       await page.getByRole('link', { name: /^Endpapers, from one red/ }).click();
-      await page.getByTestId('tray').getByRole('button', { name: /slate for type/ }).click();
+      await page
+        .getByTestId('tray')
+        .getByRole('button', { name: /slate for type/ })
+        .click();
       await page.getByTestId('change').waitFor();
     },
   },
