@@ -37,7 +37,7 @@ export function LibraryPanel({ tab, onTab, swatch, about, add }: Props) {
   return (
     <aside
       aria-label="Tools"
-      className="min-w-0 md:sticky md:top-52 md:max-h-[calc(100vh-13rem)] md:self-start md:overflow-y-auto md:py-4"
+      className="min-w-0 pt-4 md:sticky md:top-52 md:max-h-[calc(100vh-13rem)] md:self-start md:overflow-y-auto md:py-4"
     >
       <div className="mb-3">
         <Choice
