@@ -64,6 +64,16 @@ test('a palette is built from nothing to a file and a print', async ({ page }) =
   await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
   await expect.poll(() => hexes(page)).toEqual(before);
 
+  // Changed by hand, the colour takes its ladder along.
+  await choose(page, 'What is done', 'swatch');
+  await setSlider(page, 'Toward the next family', 10);
+  await expect
+    .poll(async () => (await hexes(page)).filter((hex) => !before.includes(hex)).length)
+    .toBe(5);
+  expect((await labels(page)).filter((label) => label.endsWith(', linked'))).toHaveLength(5);
+  await tools(page).getByRole('button', { name: 'Back to it' }).click();
+  await expect.poll(() => hexes(page)).toEqual(before);
+
   await choose(page, 'What is done', 'about');
   await tools(page).getByRole('textbox', { name: 'Name' }).fill('Quay in October');
   await isSaved(page);

@@ -6,9 +6,12 @@ import { valueOfOklab } from '@/core/colour/value';
 import type { SwatchChange } from '@/contracts/palette';
 import type { TraySwatch } from '@/contracts/study';
 import { withSwatches, type HasPalette } from './has-palette';
-import { followed, sameColour } from './set-edits';
+import { followed, sameColour, setKeyedBy, withKey } from './set-edits';
 
-/** Moves a swatch's colour from where its moves start; what follows it follows, and it follows nothing itself. */
+/**
+ * Moves a swatch's colour from where its moves start; what follows it follows, the tones of a ladder or harmony that it is
+ * the key of too. Else it follows nothing itself any more.
+ */
 export function moveColour<D extends HasPalette>(document: D, id: string, moves: ColourMoves): D {
   return changed(document, id, ({ colour, change }) => ({
     was: change?.was ?? colour,
@@ -125,6 +128,7 @@ function changed<D extends HasPalette>(
   if (!swatch) return document;
   const change = changeOf(swatch);
   if (!change && !swatch.change) return document;
+  const set = setKeyedBy(swatch, document.palette.sets);
   const colour = change
     ? movedColour(change.from, change.moves)
     : (swatch.change as SwatchChange).was;
@@ -133,14 +137,13 @@ function changed<D extends HasPalette>(
     colour,
     change,
     name: nameAfter(swatch, colour, swatches),
-    follows: change ? null : swatch.follows,
+    follows: change && !set ? null : swatch.follows,
   };
-  return followed(
-    withSwatches(
-      document,
-      swatches.map((one) => (one.id === id ? next : one)),
-    ),
+  const moved = withSwatches(
+    document,
+    swatches.map((one) => (one.id === id ? next : one)),
   );
+  return followed(set ? withKey(moved, set.id, colour) : moved);
 }
 
 /** A name that the program gave follows the colour; one that a person gave stays. */

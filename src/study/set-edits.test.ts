@@ -1,3 +1,6 @@
+import { familyOf } from '@/core/colour/wheel';
+import { NO_MOVES } from '@/core/palette/colour-change';
+import { moveColour, undoColourChange } from './colour-edits';
 import { oklchFromOklab } from '@/core/colour/oklab';
 import { valueOfOklab } from '@/core/colour/value';
 import { DEFAULT_LADDER } from '@/core/palette/ladder';
@@ -207,5 +210,72 @@ describe('the swatch that a set is built from', () => {
     const after = addSet(tray, keeping, newId, 'blue');
     expect(ids(after)).toHaveLength(2 + 2);
     expect(linked(after).map(({ id }) => id)).toContain('blue');
+  });
+});
+
+describe('a key that is changed by hand', () => {
+  const blue = swatch('blue', '#3b5f9e');
+  const built = addSet(withTray(blue), blues, newId, 'blue');
+  const of1 = (document: typeof built, id: string) =>
+    document.palette.swatches.find((one) => one.id === id)!;
+  const byValue = (document: typeof built) =>
+    linked(document)
+      .map(({ colour, follows }) => ({
+        value: valueOfOklab(colour),
+        index: follows?.kind === 'set' ? follows.index : -1,
+      }))
+      .sort((one, other) => one.value - other.value);
+
+  it('takes its ladder along, among whose tones it finds its place, and both go back', () => {
+    for (const moves of [
+      { ...NO_MOVES, turn: 3 },
+      { ...NO_MOVES, value: 2.5 },
+      { ...NO_MOVES, value: -1.5, chroma: -0.03 },
+    ]) {
+      const moved = moveColour(built, 'blue', moves);
+      const key = of1(moved, 'blue');
+      expect(key.follows?.kind).toBe('set');
+      expect(linked(moved)).toHaveLength(DEFAULT_LADDER.steps);
+      expect(byValue(moved).map(({ index }) => index)).toEqual([0, 1, 2, 3, 4]);
+      const hue = oklchFromOklab(key.colour).h;
+      for (const { colour } of linked(moved))
+        expect(Math.abs(oklchFromOklab(colour).h - hue)).toBeLessThan(1);
+      expect(studyDocumentSchema.parse(moved)).toEqual(moved);
+      const back = undoColourChange(moved, 'blue');
+      expect(of1(back, 'blue')).toEqual(of1(built, 'blue'));
+      back.palette.swatches.forEach(({ colour }, i) => {
+        const was = built.palette.swatches[i].colour;
+        expect(Math.hypot(colour.L - was.L, colour.a - was.a, colour.b - was.b)).toBeLessThan(1e-6);
+      });
+    }
+  });
+
+  it('takes its harmony along, turned as it was', () => {
+    const keeping = { ...triad, settings: { ...triad.settings, keepsKey: true } } as PaletteSet;
+    const harmony = addSet(withTray(blue), keeping, newId, 'blue');
+    const moved = moveColour(harmony, 'blue', { ...NO_MOVES, turn: 4 });
+    const families = (document: typeof built) =>
+      linked(document)
+        .map(({ colour }) => familyOf(colour).name)
+        .sort();
+    expect(families(harmony)).toEqual(['blue', 'red', 'yellow']);
+    expect(families(moved)).toEqual(['blue', 'red', 'yellow']);
+    expect(familyOf(of1(moved, 'blue').colour).name).toBe('red');
+  });
+
+  it('lets another tone that is changed go by itself', () => {
+    const other = linked(built).find(({ id }) => id !== 'blue')!;
+    const moved = moveColour(built, other.id, { ...NO_MOVES, value: 0.5 });
+    expect(of1(moved, other.id).follows).toBeNull();
+    expect(of1(moved, 'blue').colour).toEqual(blue.colour);
+  });
+
+  it('is what the set makes of it, once that is swung', () => {
+    const moved = moveColour(built, 'blue', { ...NO_MOVES, value: 1 });
+    const [set] = moved.palette.sets;
+    if (set.kind !== 'ladder') throw new Error('a ladder was built');
+    const swung = changeSet(moved, { ...set, settings: { ...set.settings, swing: 60 } }, newId);
+    expect(of1(swung, 'blue').change).toBeNull();
+    expect(of1(swung, 'blue').colour).not.toEqual(of1(moved, 'blue').colour);
   });
 });

@@ -59,6 +59,61 @@ export function changeSet<D extends HasPalette>(document: D, set: PaletteSet, ne
   return followed(withMembers(next, set.id, coloursOfSet(set), before, newId));
 }
 
+/** The set that a swatch is the key of: its other colours go by this one. */
+export function setKeyedBy(swatch: TraySwatch, sets: readonly PaletteSet[]): PaletteSet | null {
+  const { follows } = swatch;
+  if (follows?.kind !== 'set') return null;
+  const set = sets.find(({ id }) => id === follows.id);
+  return set && ownIndex(set) === follows.index ? set : null;
+}
+
+/**
+ * Gives a set another key, as that stands: how far the set was swung or turned is in the key by now. Its other swatches
+ * move; the key keeps its place among them by value, and its colour to the last digit.
+ */
+export function withKey<D extends HasPalette>(document: D, id: string, key: Oklab): D {
+  const was = document.palette.sets.find((set) => set.id === id);
+  if (!was) return document;
+  const set = keyedBy(was, key);
+  const [before, own] = [ownIndex(was), ownIndex(set)];
+  const colours = coloursOfSet(set);
+  const placeNow = (index: number) => {
+    if (index === before) return own;
+    if (index > before && index <= own) return index - 1;
+    return index < before && index >= own ? index + 1 : index;
+  };
+  return {
+    ...document,
+    palette: {
+      ...document.palette,
+      sets: document.palette.sets.map((one) => (one.id === id ? set : one)),
+      swatches: document.palette.swatches.map((swatch) => {
+        const { follows } = swatch;
+        if (follows?.kind !== 'set' || follows.id !== id) return swatch;
+        const index = placeNow(follows.index);
+        const isKey = follows.index === before;
+        return {
+          ...swatch,
+          colour: isKey ? key : (colours[index] ?? swatch.colour),
+          follows: { ...follows, index },
+        };
+      }),
+    },
+  };
+}
+
+function keyedBy(set: PaletteSet, colour: Oklab): PaletteSet {
+  if (set.kind === 'ladder')
+    return { ...set, colour, settings: { ...set.settings, swing: 0, intensity: 1 } };
+  const { turns } = set.settings;
+  const own = turns[0] ?? 0;
+  return {
+    ...set,
+    colour,
+    settings: { ...set.settings, turn: 0, turns: turns.map((turn) => turn - own) },
+  };
+}
+
 /** Lets a set's swatches stand by themselves, and forgets the set. */
 export function unlinkSet<D extends HasPalette>(document: D, id: string): D {
   const { sets, swatches } = document.palette;
@@ -118,7 +173,10 @@ function withMembers<D extends HasPalette>(
   const kept = document.palette.swatches.flatMap((swatch) => {
     if (!isOf(swatch, set) || swatch.follows?.kind !== 'set') return [swatch];
     const colour = colours[swatch.follows.index];
-    return colour ? [{ ...swatch, colour }] : [];
+    if (!colour) return [];
+    // A key that was changed by hand is what the set makes of it, once that moves.
+    const change = sameColour(colour, swatch.colour) ? swatch.change : null;
+    return [{ ...swatch, colour, change }];
   });
   const taken = new Set(
     kept.flatMap(({ follows }) =>
