@@ -190,6 +190,32 @@ test('the tray: rename, lock, reorder, delete, each undone and redone', async ({
   await expect.poll(() => labels(page)).toEqual(kept);
 });
 
+test('a tray with little in it is low, and grows with what is picked', async ({ page }) => {
+  await openStudy(page, app.url, 'Ticket hall at noon');
+  await toStep(page, 'Palette');
+  const high = async () => (await page.getByTestId('tray').boundingBox())?.height ?? 0;
+  const full = await high();
+  await page.getByRole('button', { name: 'Several' }).click();
+  await page.getByRole('button', { name: 'All of them' }).click();
+  await page
+    .getByRole('complementary', { name: 'Findings' })
+    .getByRole('button', { name: 'Delete' })
+    .click();
+  await expect(tray(page)).toHaveCount(0);
+  await expect.poll(high).toBeLessThan(full - 40);
+  for (const [x, y] of [
+    [0.3, 0.3],
+    [0.5, 0.8],
+    [0.66, 0.4],
+  ] as const) {
+    const before = await tray(page).count();
+    await page.mouse.click(...(await onStage(page, x, y)));
+    await expect(tray(page)).toHaveCount(before + 1);
+    if (before < 2) expect(await high()).toBeLessThan(full - 40);
+  }
+  await expect.poll(high).toBeGreaterThan(full - 2);
+});
+
 test('a swatch is dragged to another place in the tray', async ({ page }) => {
   await openStudy(page, app.url, 'Fog at the passing loop');
   const first = (await labels(page))[0].replace(/^1, /, '');

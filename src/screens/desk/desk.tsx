@@ -27,6 +27,9 @@ import { readAddress, writeAddress } from './view';
 // Konva draws on a canvas and has no business on the server.
 const Centre = dynamic(() => import('./centre').then((module) => module.Centre), { ssr: false });
 
+/** With no more swatches than these the tray gives its room to the picture. */
+const MAX_BARE = 2;
+
 /** One study. */
 export function Desk({ study, stored }: { study: Study; stored: StoredAnswers | null }) {
   const query = useSearchParams();
@@ -54,7 +57,7 @@ function Room({ study }: { study: Study }) {
   const views = useDesk((state) => state.views);
   const palette = usePaletteOfDesk();
   const host = usePaletteHostOfDesk(palette);
-  const isBare = useDocument((document) => document.palette.swatches.length === 0);
+  const isBare = useDocument((document) => document.palette.swatches.length <= MAX_BARE);
   const { settings, change } = useSettings();
   const [help, setHelp] = useState(false);
   const [folded, setFolded] = useState(false);
