@@ -15,7 +15,9 @@ const markSchema = z.discriminatedUnion('kind', [
     d: z
       .string()
       .max(MAX_PATH)
-      .regex(/^[MLZ0-9.\s-]*$/, 'a path is of M, L and Z'),
+      .regex(/^[MLZ0-9.\s-]*$/, 'a path is of M, L and Z')
+      // Whatever is beyond the largest paper, and what no PDF can hold.
+      .refine((d) => !/\d{5}/.test(d.replace(/\.\d+/g, '')), 'a path has millimetres'),
     ...paint,
   }),
   z.object({

@@ -20,6 +20,9 @@ import { usePaletteHost, useSwatches } from './host';
 import { SwatchPointing } from './swatch-pointing';
 import { newId } from '@/study/edits';
 
+/** Groups that are shown one by one: of a library of thousands more would only be scrolled past. */
+const MAX_LISTED = 60;
+
 /** Near-duplicates, and what they would become. */
 export function DuplicatesTab() {
   const host = usePaletteHost();
@@ -53,7 +56,7 @@ export function DuplicatesTab() {
         value={threshold}
         onChange={setThreshold}
       />
-      {groups.map((group) => {
+      {groups.slice(0, MAX_LISTED).map((group) => {
         const merged = mergedColour(
           group.map(({ colour }) => colour),
           group.map(({ share }) => share ?? 0),
@@ -93,6 +96,11 @@ export function DuplicatesTab() {
           </Section>
         );
       })}
+      {groups.length > MAX_LISTED && (
+        <p className="mb-2 text-soft">
+          And {groups.length - MAX_LISTED} groups more; they are merged with all.
+        </p>
+      )}
       {groups.length > 1 && (
         <Button weight="strong" className="w-full" onClick={() => merge(groups)}>
           Merge all of them

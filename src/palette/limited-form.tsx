@@ -10,6 +10,9 @@ import { percent, valueWords } from '@/ui/words';
 import { Finding, Section } from '@/ui/panel-parts';
 import { usePaletteHost, useSwatches, type ReachAnswer } from './host';
 
+/** Swatches that are offered to choose among. */
+const MAX_OFFERED = 120;
+
 /** What three to eight colours of the tray can make, and what of the picture that reaches. */
 export function LimitedForm({
   chosen,
@@ -28,9 +31,12 @@ export function LimitedForm({
   return (
     <>
       <Finding stale={stale}>{limitedSentence(members.length, reach)}</Finding>
-      <Section title="Which" aside={`${MIN_LIMITED} to ${MAX_LIMITED}, and white`}>
+      <Section
+        title="Which"
+        aside={`${MIN_LIMITED} to ${MAX_LIMITED}, and white${swatches.length > MAX_OFFERED ? `; the first ${MAX_OFFERED}` : ''}`}
+      >
         <div className="grid grid-cols-6 gap-1.5">
-          {swatches.map(({ id, name, colour }, i) => {
+          {swatches.slice(0, MAX_OFFERED).map(({ id, name, colour }, i) => {
             const isChosen = chosen.includes(id);
             return (
               <button

@@ -12,6 +12,9 @@ import { proportionSentence } from './palette-sentence';
 import { usePaletteHost, usePaletteState } from './host';
 import { SwatchPointing } from './swatch-pointing';
 
+/** Swatches whose weight is listed. */
+const MAX_LISTED = 100;
+
 /** Shares against a target, and how heavy each swatch is. */
 export function ProportionsTab() {
   const host = usePaletteHost();
@@ -77,7 +80,7 @@ export function ProportionsTab() {
         </Button>
       </Section>
       <Section title="Weight" aside="share, weight">
-        {swatches.map((swatch, i) => (
+        {swatches.slice(0, MAX_LISTED).map((swatch, i) => (
           <SwatchPointing
             key={swatch.id}
             id={swatch.id}
@@ -96,6 +99,11 @@ export function ProportionsTab() {
             </span>
           </SwatchPointing>
         ))}
+        {swatches.length > MAX_LISTED && (
+          <p className="mt-2 text-soft">
+            And {swatches.length - MAX_LISTED} more, not listed here.
+          </p>
+        )}
       </Section>
     </>
   );

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { ciede2000 } from '../colour/ciede2000';
 import { labFromOklab } from '../colour/cielab';
-import { oklabFromHex } from '../colour/hex';
+import { oklabFromBytes, oklabFromHex, type Bytes } from '../colour/hex';
 import type { Oklab } from '../colour/oklab';
+import { randomFrom } from '../seeded';
 import { anySrgb } from '../testing';
 import { mergedColour, nearDuplicates, nearestOf } from './near-duplicates';
 
@@ -57,6 +58,19 @@ describe('near-duplicates', () => {
       ),
     );
   });
+
+  it('takes a library of thousands in a moment, every two of a group within the threshold', () => {
+    const random = randomFrom(5);
+    const colours = Array.from({ length: 3000 }, () =>
+      oklabFromBytes([random() * 256, random() * 256, random() * 256].map(Math.floor) as Bytes),
+    );
+    const groups = nearDuplicates(colours, 5);
+    expect(groups.length).toBeGreaterThan(300);
+    for (const group of groups.slice(0, 100))
+      for (const i of group)
+        for (const j of group) expect(differs(colours[i], colours[j])).toBeLessThanOrEqual(5);
+    // Joined pair by pair over all groups it would take many minutes.
+  }, 20_000);
 
   it('merges by share, and evenly where none has any', () => {
     const one = { L: 0.2, a: 0.1, b: 0 };

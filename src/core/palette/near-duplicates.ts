@@ -7,38 +7,69 @@ export const DEFAULT_DUPLICATE_THRESHOLD = 5;
 export const MIN_DUPLICATE_THRESHOLD = 1;
 export const MAX_DUPLICATE_THRESHOLD = 15;
 
-/** Differences that are equal but for rounding are equal. */
-const SAME = 1e-9;
+/** CIEDE2000 weighs a step of L* by no less than the inverse of this: whatever else differs, it is at least so far. */
+const MAX_LIGHTNESS_WEIGHT = 1.75;
 
 /**
  * Groups of two and more colours, by their numbers, in which every two are within a CIEDE2000
  * threshold of each other: complete linkage, nearest groups first, so that no chain of small steps
  * joins what is far apart. Groups and their members stand in the palette's order.
+ *
+ * The distance of two groups is that of their farthest two members: when pairs are gone through from the nearest on,
+ * two groups are joined at the pair that makes all pairs between them seen. So only pairs within the threshold matter.
  */
 export function nearDuplicates(colours: readonly Oklab[], threshold: number): number[][] {
-  const labs = colours.map(labFromOklab);
-  const apart = labs.map((one) => labs.map((other) => ciede2000(one, other)));
-  const groups = colours.map((_, i) => [i]);
-  for (;;) {
-    let least = threshold;
-    let pair: [number, number] | null = null;
-    for (let i = 0; i < groups.length; i++)
-      for (let j = i + 1; j < groups.length; j++) {
-        const farthest = Math.max(...groups[i].flatMap((a) => groups[j].map((b) => apart[a][b])));
-        if (farthest <= least - (pair ? SAME : 0)) {
-          least = farthest;
-          pair = [i, j];
-        }
-      }
-    if (!pair) break;
-    const [i, j] = pair;
-    groups[i].push(...groups[j]);
-    groups.splice(j, 1);
+  const members = colours.map((_, i) => [i]);
+  const groupOf = Int32Array.from(colours.keys());
+  /** For each group how many pairs with each other one have been seen. */
+  const seen = colours.map(() => new Map<number, number>());
+  for (const [a, b] of pairsWithin(colours, threshold)) {
+    const [one, other] = [groupOf[a], groupOf[b]];
+    if (one === other) continue;
+    const count = (seen[one].get(other) ?? 0) + 1;
+    seen[one].set(other, count);
+    seen[other].set(one, count);
+    if (count < members[one].length * members[other].length) continue;
+    // The smaller one is taken into the larger: each colour changes its group few times.
+    const [kept, gone] = members[one].length >= members[other].length ? [one, other] : [other, one];
+    for (const i of members[gone]) groupOf[i] = kept;
+    members[kept].push(...members[gone]);
+    members[gone] = [];
+    seen[kept].delete(gone);
+    for (const [third, pairs] of seen[gone]) {
+      if (third === kept) continue;
+      const together = pairs + (seen[kept].get(third) ?? 0);
+      seen[kept].set(third, together);
+      seen[third].set(kept, together);
+      seen[third].delete(gone);
+    }
+    seen[gone].clear();
   }
-  return groups
+  return members
     .filter((group) => group.length > 1)
     .map((group) => group.sort((a, b) => a - b))
     .sort((one, other) => one[0] - other[0]);
+}
+
+/** Pairs of colours within a threshold, the nearest first; pairs as near as each other in the palette's order. */
+function pairsWithin(colours: readonly Oklab[], threshold: number): [number, number][] {
+  const labs = colours.map(labFromOklab);
+  const byLightness = Array.from(labs.keys()).sort((i, j) => labs[i].L - labs[j].L);
+  const pairs: { pair: [number, number]; apart: number }[] = [];
+  byLightness.forEach((i, at) => {
+    for (let next = at + 1; next < byLightness.length; next++) {
+      const j = byLightness[next];
+      if (labs[j].L - labs[i].L > MAX_LIGHTNESS_WEIGHT * threshold) break;
+      const apart = ciede2000(labs[i], labs[j]);
+      if (apart <= threshold) pairs.push({ pair: i < j ? [i, j] : [j, i], apart });
+    }
+  });
+  return pairs
+    .sort(
+      (one, other) =>
+        one.apart - other.apart || one.pair[0] - other.pair[0] || one.pair[1] - other.pair[1],
+    )
+    .map(({ pair }) => pair);
 }
 
 /** Which of some colours is nearest to one, and by how much (CIEDE2000); null for none. */

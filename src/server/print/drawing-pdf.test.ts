@@ -77,6 +77,7 @@ describe('a drawing on paper', () => {
     const path = { kind: 'path', d: 'M0 0', fill: '#000000', ...plain };
     const bad: unknown[] = [
       { ...path, d: 'M0 0 url(x)' },
+      { ...path, d: `M${'9'.repeat(400)} 1` },
       { ...path, fill: 'red' },
       { ...path, kind: 'image' },
       { kind: 'text', x: NaN, y: 0, words: 'a', size: 4, fill: '#000000', anchor: 'start' },
