@@ -45,6 +45,18 @@ export interface PaletteHost {
   useReach: (colours: readonly Oklab[] | null, wheel: WheelId) => ReachAnswer;
 }
 
+/** Another store as that of a palette: what `read` makes of its state. */
+export function paletteStoreOf<T>(
+  { getState, getInitialState, subscribe }: Pick<StoreApi<T>, keyof PaletteHost['store']>,
+  read: (state: T) => PaletteState,
+): PaletteHost['store'] {
+  return {
+    getState: () => read(getState()),
+    getInitialState: () => read(getInitialState()),
+    subscribe: (listen) => subscribe((now, before) => listen(read(now), read(before))),
+  };
+}
+
 export const PaletteHostContext = createContext<PaletteHost | null>(null);
 
 export function usePaletteHost(): PaletteHost {

@@ -39,26 +39,29 @@ export function StaveHead() {
               onSelect: () => host.change((document) => ordered(document, order)),
             }))}
           />
-          <Button
-            weight="quiet"
-            className="px-2 text-sm aria-pressed:bg-ink aria-pressed:text-sheet"
-            aria-pressed={choosing}
-            onClick={() => host.select({ choosing: !choosing })}
-          >
-            <ListChecks size={16} aria-hidden /> <span className="max-sm:sr-only">Several</span>
-          </Button>
-          {choosing && (
+          <div className="flex max-sm:flex-col">
             <Button
               weight="quiet"
-              className="px-2 text-sm"
-              onClick={() =>
-                host.select({ selected: swatches[0].id, chosen: swatches.map(({ id }) => id) })
-              }
+              className="px-2 text-sm aria-pressed:bg-ink aria-pressed:text-sheet"
+              aria-pressed={choosing}
+              onClick={() => host.select({ choosing: !choosing })}
             >
-              <span className="sm:hidden">All</span>
-              <span className="max-sm:hidden">All of them</span>
+              <ListChecks size={16} aria-hidden className={choosing ? 'sm:hidden' : ''} />
+              <span className="max-sm:sr-only">Several</span>
             </Button>
-          )}
+            {choosing && (
+              <Button
+                weight="quiet"
+                className="px-1.5 text-sm"
+                aria-label="All of them"
+                onClick={() =>
+                  host.select({ selected: swatches[0].id, chosen: swatches.map(({ id }) => id) })
+                }
+              >
+                All
+              </Button>
+            )}
+          </div>
         </div>
       )}
     </div>

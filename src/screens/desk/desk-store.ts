@@ -4,6 +4,7 @@ import { createContext, useContext } from 'react';
 import { createStore, useStore, type StoreApi } from 'zustand';
 import type { Side } from '@/core/measure/light-and-shadow';
 import { studyDocumentSchema, type StudyDocument } from '@/contracts/study';
+import type { Selection } from '@/palette/host';
 import { withColoursOfChanges } from '@/study/colour-edits';
 import { documentState, type DocumentState } from '@/ui/sync/document-store';
 import { mergeOf, type Merge } from '@/ui/sync/merge';
@@ -17,17 +18,12 @@ export interface Brush {
 }
 
 /** The state of the view and of the tools, which no document stores. */
-interface Attention {
+interface Attention extends Pick<Selection, 'selected' | 'chosen' | 'choosing'> {
   tool: Tool;
   /** The pointer (or the keyboard's cursor) on the framed picture, in fractions of it. */
   pointer: Point | null;
   hovered: Focus | null;
   pinned: Focus | null;
-  selected: string | null;
-  /** All that are selected together, the first among them; one alone is in `selected` only. */
-  chosen: readonly string[];
-  /** Whether a tap adds to what is chosen, as a held Shift does. */
-  choosing: boolean;
   originalHeld: boolean;
   /** Whether a guess is waited for: till then no reading is shown. */
   guessing: boolean;

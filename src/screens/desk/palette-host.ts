@@ -1,8 +1,13 @@
 'use client';
 
 import { useMemo } from 'react';
-import type { PaletteHost, PaletteState, Selection } from '@/palette/host';
-import { useDeskStore, useDocument, type DeskState, type DeskStore } from './desk-store';
+import {
+  paletteStoreOf,
+  type PaletteHost,
+  type PaletteState,
+  type Selection,
+} from '@/palette/host';
+import { useDeskStore, useDocument, type DeskState } from './desk-store';
 import { useAnswer } from './use-answer';
 import type { PaletteActions } from './use-palette';
 
@@ -11,7 +16,7 @@ export function usePaletteHostOfDesk({ change, remove }: PaletteActions): Palett
   const store = useDeskStore();
   return useMemo(
     () => ({
-      store: stateOf(store),
+      store: paletteStoreOf(store, stateOf),
       change,
       remove,
       select: (part) => store.getState().set(attentionOf(part)),
@@ -42,18 +47,20 @@ function attentionOf({ hovered, pinned, ...rest }: Partial<Selection>): Partial<
   };
 }
 
-function stateOf(store: DeskStore): PaletteHost['store'] {
-  const state = ({ history, hovered, pinned, ...rest }: DeskState): PaletteState => ({
+function stateOf({
+  history,
+  hovered,
+  pinned,
+  selected,
+  chosen,
+  choosing,
+}: DeskState): PaletteState {
+  return {
     document: history.present,
-    selected: rest.selected,
-    chosen: rest.chosen,
-    choosing: rest.choosing,
+    selected,
+    chosen,
+    choosing,
     hovered: hovered?.kind === 'swatch' ? hovered.id : null,
     pinned: pinned?.kind === 'swatch' ? pinned.id : null,
-  });
-  return {
-    getState: () => state(store.getState()),
-    getInitialState: () => state(store.getInitialState()),
-    subscribe: (listen) => store.subscribe((now, before) => listen(state(now), state(before))),
   };
 }

@@ -1,15 +1,6 @@
 'use client';
 
-import {
-  DndContext,
-  DragOverlay,
-  KeyboardSensor,
-  pointerWithin,
-  PointerSensor,
-  useSensor,
-  useSensors,
-  type DragEndEvent,
-} from '@dnd-kit/core';
+import { DndContext, DragOverlay } from '@dnd-kit/core';
 import { useCallback, useState } from 'react';
 import { coloursIn } from '@/core/formats/colour-text';
 import { wheelOf } from '@/core/colour/wheel';
@@ -23,24 +14,23 @@ import type {
   SavedSearch,
   SearchAnswer,
 } from '@/contracts/library-search';
-import { Button } from '@/ui/button';
 import { DropNotice } from '@/ui/drop-notice';
 import { useStored } from '@/ui/queries';
 import { useSettings } from '@/ui/settings';
-import { TopLine } from '@/ui/shell';
 import { useFileDrop } from '@/ui/use-file-drop';
 import { Cabinet } from './cabinet';
 import { ChosenBar } from './chosen-bar';
+import { DrawersTopLine } from './drawers-top-line';
 import { DrawerDialogs, useDrawerDialogs } from './drawer-dialogs';
 import { FirstDrawer } from './first-drawer';
 import { asksByColour } from './find/search-address';
-import { SearchField } from './find/search-field';
 import { useSearch } from './find/use-search';
 import { FoundLibraries } from './found-libraries';
 import { PASTED, useImportFiles } from './transfer/import-files';
 import { Unfolding, type Unfolded } from './unfolding';
 import { useAct, useDrawerActions } from './use-drawer-actions';
 import { useFolders } from './use-folders';
+import { useLibraryDrag } from './use-library-drag';
 
 interface Props {
   opened: LibrarySearch;
@@ -68,7 +58,6 @@ export function Drawers(props: Props) {
   const folderActions = useFolders(act);
   const dialogs = useDrawerDialogs();
   const [chosen, setChosen] = useState<ReadonlyMap<string, FoundLibrary>>(new Map());
-  const [dragged, setDragged] = useState<string | null>(null);
   const [unfolded, setUnfolded] = useState<Unfolded>(asksByColour(props.opened) ? 'colours' : null);
   const files = useImportFiles();
   const { read } = files;
@@ -81,55 +70,24 @@ export function Drawers(props: Props) {
     [read, setImporting],
   );
   const { getRootProps, getInputProps, isDragActive, open } = useFileDrop(take, fileOfColours);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
-    useSensor(KeyboardSensor),
-  );
-
   const chosenOnes = [...chosen.values()];
   const chooseNone = () => setChosen(new Map());
   const remove = (libraries: readonly FoundLibrary[]) =>
     void actions.remove(libraries).then(chooseNone);
-  const endDrag = ({ active, over }: DragEndEvent) => {
-    setDragged(null);
-    if (!over) return;
-    const id = String(active.id);
-    const target = over.data.current as { folder?: string | null; before?: string } | undefined;
-    if (target?.before !== undefined) {
-      if (target.before !== id) void actions.order(id, target.before);
-    } else if (target && 'folder' in target)
-      void actions.moveTo(chosen.has(id) ? [...chosen.keys()] : [id], target.folder ?? null);
-  };
+  const { dragged, handlers } = useLibraryDrag({
+    onOrder: (id, before) => void actions.order(id, before),
+    onMove: (id, folder) => void actions.moveTo(chosen.has(id) ? [...chosen.keys()] : [id], folder),
+  });
 
   return (
-    <DndContext
-      sensors={sensors}
-      collisionDetection={pointerWithin}
-      onDragStart={({ active }) => setDragged(String(active.data.current?.name ?? ''))}
-      onDragEnd={endDrag}
-      onDragCancel={() => setDragged(null)}
-    >
+    <DndContext {...handlers}>
       <div {...getRootProps({ className: 'flex min-h-screen flex-col bg-panel' })}>
-        <TopLine>
-          <SearchField
-            search={room.search}
-            onChange={room.setSearch}
-            className="ml-auto max-w-72 max-sm:hidden"
-          />
-          <Button
-            onClick={() => void actions.begin()}
-            className="h-9 min-h-9 shrink-0 whitespace-nowrap max-sm:ml-auto max-sm:h-10"
-          >
-            New palette
-          </Button>
-          <Button
-            weight="strong"
-            onClick={() => setImporting(true)}
-            className="h-9 min-h-9 shrink-0 whitespace-nowrap max-sm:h-10"
-          >
-            Import swatches
-          </Button>
-        </TopLine>
+        <DrawersTopLine
+          search={room.search}
+          onSearch={room.setSearch}
+          onBegin={() => void actions.begin()}
+          onImport={() => setImporting(true)}
+        />
         <main className="grid w-full grow items-start lg:grid-cols-[15rem_minmax(0,1fr)]">
           {/* Out of the flow: the grid has no place for it. */}
           <input

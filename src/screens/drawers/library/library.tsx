@@ -6,6 +6,7 @@ import type { Library } from '@/contracts/library';
 import { PaletteHostContext } from '@/palette/host';
 import { PaletteStave } from '@/palette/palette-stave';
 import { Button } from '@/ui/button';
+import { FootBar } from '@/ui/foot-bar';
 import { Finding, Section } from '@/ui/panel-parts';
 import { Select } from '@/ui/select';
 import { TopLine } from '@/ui/shell';
@@ -15,7 +16,6 @@ import { capital, several } from '@/ui/words';
 import { ExportDialog } from '../transfer/export-dialog';
 import { AddTab } from './add-tab';
 import { LibraryFields } from './library-fields';
-import { ChosenSwatches } from './chosen-swatches';
 import { LibraryHead } from './library-head';
 import { LibraryPanel, NARROW, tabForSwatch, type LibraryTab } from './library-panel';
 import { paletteHostOf } from './palette-host';
@@ -173,12 +173,16 @@ export function LibraryPage({ library, opened }: Props) {
           </div>
         </main>
         {chosen.length > 0 && (
-          <ChosenSwatches
+          <FootBar
+            label="Chosen swatches"
             chosen={chosen.length}
-            onSplit={() => void actions.splitOff(chosenIds)}
-            onDelete={() => host.remove(chosen)}
             onNone={() => set({ chosen: [], selected: null })}
-          />
+          >
+            <Button onClick={() => void actions.splitOff(chosenIds)}>
+              Split off into a library
+            </Button>
+            <Button onClick={() => host.remove(chosen)}>Delete</Button>
+          </FootBar>
         )}
         <ExportDialog
           libraries={exporting ? [{ id: library.id, name: content.name }] : []}

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { readMixes } from '@/core/palette/reach';
 import { wheelOf } from '@/core/colour/wheel';
 import type { LibraryContent } from '@/contracts/library';
-import type { PaletteHost, PaletteState } from '@/palette/host';
+import { paletteStoreOf, type PaletteHost, type PaletteState } from '@/palette/host';
 import type { HasPalette } from '@/study/has-palette';
 import { editLibrary, paletteOfLibrary } from '@/study/library';
 import { removeSwatches } from '@/study/palette-edits';
@@ -30,7 +30,7 @@ export function paletteHostOf(store: LibraryStore): PaletteHost {
     }
   };
   return {
-    store: stateOf(store),
+    store: paletteStoreOf(store, paletteReader()),
     change,
     remove: (ids) => {
       const gone = new Set(ids);
@@ -91,23 +91,12 @@ const useMixes: PaletteHost['useReach'] = (colours, wheel) => {
   return { value, stale: false };
 };
 
-function stateOf(store: LibraryStore): PaletteHost['store'] {
-  let last: { content: LibraryContent; palette: HasPalette } | null = null;
-  const paletteOf = (content: LibraryContent) => {
-    if (last?.content !== content) last = { content, palette: paletteOfLibrary(content) };
-    return last.palette;
-  };
-  const state = (now: LibraryState): PaletteState => ({
-    document: paletteOf(now.history.present),
-    selected: now.selected,
-    chosen: now.chosen,
-    choosing: now.choosing,
-    hovered: now.hovered,
-    pinned: now.pinned,
-  });
-  return {
-    getState: () => state(store.getState()),
-    getInitialState: () => state(store.getInitialState()),
-    subscribe: (listen) => store.subscribe((now, before) => listen(state(now), state(before))),
+/** The same content is the same palette: whoever looks at a part of it is told only of what has changed. */
+function paletteReader(): (state: LibraryState) => PaletteState {
+  let last: { content: LibraryContent; document: HasPalette } | null = null;
+  return ({ history, selected, chosen, choosing, hovered, pinned }) => {
+    const content = history.present;
+    if (last?.content !== content) last = { content, document: paletteOfLibrary(content) };
+    return { document: last.document, selected, chosen, choosing, hovered, pinned };
   };
 }
