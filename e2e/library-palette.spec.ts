@@ -213,6 +213,19 @@ test('a library is tried on the picture of the study that it was made in', async
   await toTab(page, 'pick');
 });
 
+test('a library whose study is gone says so, without an alarm', async ({ page }) => {
+  await page.goto(app.url);
+  await page.getByRole('button', { name: 'More for Slate terrace, evening' }).click();
+  await page.getByRole('menuitem', { name: 'Delete' }).click();
+  await expect(page.getByRole('link', { name: 'Open Slate terrace, evening' })).toHaveCount(0);
+  await openLibrary(page, /^Slate and evening/);
+  await expect(page.getByTestId('since-study')).toHaveText(
+    'The study it was made in is not on the Wall.',
+  );
+  await expect(page.getByRole('link', { name: 'Try it on its picture' })).toHaveCount(0);
+  await expect(page.locator('[data-sonner-toast]')).toHaveCount(0);
+});
+
 test('two windows on one library’s tray lose nothing of either', async ({ page, context }) => {
   const other = await context.newPage();
   for (const one of [page, other]) await openLibrary(one, /^Warm blacks/);

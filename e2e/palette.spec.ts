@@ -394,4 +394,12 @@ test('a changed colour is seen on the picture that is mapped to the palette', as
   await expect
     .poll(async () => `rgb(${(await pixelAt(page, ...place)).slice(0, 3).join(', ')})`)
     .not.toBe(was);
+
+  // Neighbours as the picture varies where it was taken: it stays what it is, and opens into them.
+  const now = await hexes(page);
+  await panel(page).getByText('Variations', { exact: true }).click();
+  await panel(page).getByRole('radio', { name: 'as the picture varies there' }).click();
+  await panel(page).getByRole('button', { name: 'Keep these under it' }).click();
+  await expect(panel(page).getByText('It opens into')).toBeVisible();
+  expect(await hexes(page)).toEqual(now);
 });

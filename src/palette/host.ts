@@ -5,6 +5,7 @@ import { useStore, type StoreApi } from 'zustand';
 import type { Oklab } from '@/core/colour/oklab';
 import type { Reach } from '@/core/palette/reach';
 import type { WheelId } from '@/core/colour/wheel';
+import type { TraySwatch } from '@/contracts/study';
 import type { HasPalette, PaletteEdit } from '@/study/has-palette';
 
 /** Which swatches are taken up and pointed at. */
@@ -41,6 +42,8 @@ export interface PaletteHost {
   hasPicture: boolean;
   /** Mean values of the picture's zones, from dark to light; null where there are none. */
   useZoneMeans: () => readonly number[] | null;
+  /** The colours that the place of a swatch is made of, the largest first; none where there is no place to look at. */
+  useParts: (swatch: TraySwatch) => TraySwatch['components'];
   /** What some colours can make; `colours` is null for nothing. */
   useReach: (colours: readonly Oklab[] | null, wheel: WheelId) => ReachAnswer;
 }

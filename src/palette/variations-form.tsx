@@ -30,8 +30,9 @@ export function VariationsForm({ swatch }: { swatch: TraySwatch }) {
   const host = usePaletteHost();
   const [by, setBy] = useState<VariedBy>('family');
   const [count, setCount] = useState(5);
-  const offered = VARIED_BY.filter((one) => one !== 'picture' || swatch.components.length > 1);
-  const colours = variationsOf(swatch.colour, by, count, swatch.components);
+  const parts = host.useParts(swatch);
+  const offered = VARIED_BY.filter((one) => one !== 'picture' || parts.length > 1);
+  const colours = variationsOf(swatch.colour, by, count, parts);
   return (
     <div className="flex flex-col gap-1">
       <Choice

@@ -16,34 +16,34 @@ const MAX_LIGHTNESS_WEIGHT = 1.75;
  * joins what is far apart. Groups and their members stand in the palette's order.
  *
  * The distance of two groups is that of their farthest two members: when pairs are gone through from the nearest on,
- * two groups are joined at the pair that makes all pairs between them seen. So only pairs within the threshold matter.
+ * two groups are joined at the pair that completes all pairs between them. So only pairs within the threshold matter.
  */
 export function nearDuplicates(colours: readonly Oklab[], threshold: number): number[][] {
   const members = colours.map((_, i) => [i]);
   const groupOf = Int32Array.from(colours.keys());
-  /** For each group how many pairs with each other one have been seen. */
-  const seen = colours.map(() => new Map<number, number>());
+  /** For each group how many pairs with each other one have come by. */
+  const pairCounts = colours.map(() => new Map<number, number>());
   for (const [a, b] of pairsWithin(colours, threshold)) {
     const [one, other] = [groupOf[a], groupOf[b]];
     if (one === other) continue;
-    const count = (seen[one].get(other) ?? 0) + 1;
-    seen[one].set(other, count);
-    seen[other].set(one, count);
+    const count = (pairCounts[one].get(other) ?? 0) + 1;
+    pairCounts[one].set(other, count);
+    pairCounts[other].set(one, count);
     if (count < members[one].length * members[other].length) continue;
     // The smaller one is taken into the larger: each colour changes its group few times.
     const [kept, gone] = members[one].length >= members[other].length ? [one, other] : [other, one];
     for (const i of members[gone]) groupOf[i] = kept;
     members[kept].push(...members[gone]);
     members[gone] = [];
-    seen[kept].delete(gone);
-    for (const [third, pairs] of seen[gone]) {
+    pairCounts[kept].delete(gone);
+    for (const [third, pairs] of pairCounts[gone]) {
       if (third === kept) continue;
-      const together = pairs + (seen[kept].get(third) ?? 0);
-      seen[kept].set(third, together);
-      seen[third].set(kept, together);
-      seen[third].delete(gone);
+      const together = pairs + (pairCounts[kept].get(third) ?? 0);
+      pairCounts[kept].set(third, together);
+      pairCounts[third].set(kept, together);
+      pairCounts[third].delete(gone);
     }
-    seen[gone].clear();
+    pairCounts[gone].clear();
   }
   return members
     .filter((group) => group.length > 1)

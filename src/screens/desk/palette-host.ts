@@ -1,6 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
+import type { TraySwatch } from '@/contracts/study';
 import {
   paletteStoreOf,
   type PaletteHost,
@@ -8,6 +9,7 @@ import {
   type Selection,
 } from '@/palette/host';
 import { useDeskStore, useDocument, type DeskState } from './desk-store';
+import { usePicture } from './picture-room';
 import { useAnswer } from './use-answer';
 import type { PaletteActions } from './use-palette';
 
@@ -22,6 +24,7 @@ export function usePaletteHostOfDesk({ change, remove }: PaletteActions): Palett
       select: (part) => store.getState().set(attentionOf(part)),
       hasPicture: true,
       useZoneMeans,
+      useParts,
       useReach,
     }),
     [store, change, remove],
@@ -30,6 +33,24 @@ export function usePaletteHostOfDesk({ change, remove }: PaletteActions): Palett
 
 const useReach: PaletteHost['useReach'] = (colours, wheel) =>
   useAnswer<'reach'>(colours && { kind: 'reach', colours: [...colours], wheel });
+
+/** An extracted swatch has a place that is a point: so much around it is looked at, as a share of the diagonal. */
+const MIN_RADIUS = 0.03;
+
+function useParts({ area, components }: TraySwatch): TraySwatch['components'] {
+  const { framedArea } = usePicture();
+  const place = area && components.length < 2 ? framedArea(area) : null;
+  const { value } = useAnswer<'pick'>(
+    place && {
+      kind: 'pick',
+      place: { x: place.x, y: place.y },
+      radius: Math.max(MIN_RADIUS, place.radius),
+      from: { kind: 'picture' },
+    },
+  );
+  return components.length > 1 ? components : (value?.clusters ?? NO_PARTS);
+}
+const NO_PARTS: TraySwatch['components'] = [];
 
 function useZoneMeans(): readonly number[] | null {
   const settings = useDocument((document) => document.values);

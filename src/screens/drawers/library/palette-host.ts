@@ -53,6 +53,7 @@ export function paletteHostOf(store: LibraryStore): PaletteHost {
     select: (part) => store.getState().set(part),
     hasPicture: false,
     useZoneMeans: () => null,
+    useParts: ({ components }) => components,
     useReach: useMixes,
   };
 }

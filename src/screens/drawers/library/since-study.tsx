@@ -1,10 +1,11 @@
 'use client';
 
+import { useQuery } from '@tanstack/react-query';
 import Link from 'next/link';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { Swatch } from '@/contracts/library';
 import { differencesFromStudy, type StudyDifferences } from '@/study/library';
-import { useFetched } from '@/ui/queries';
+import { queryFor } from '@/ui/queries';
 import { capital, list } from '@/ui/words';
 
 /** The study that a library was made in, what is no longer as it is there, and the way to try it on its picture. */
@@ -17,7 +18,11 @@ export function SinceStudy({
   libraryId: string;
   swatches: readonly Swatch[];
 }) {
-  const { data, error } = useFetched(endpoints.getStudy, { id: studyId });
+  // A study that was deleted is said here, and no error.
+  const { data, error } = useQuery({
+    ...queryFor(endpoints.getStudy, { id: studyId }),
+    meta: { isQuiet: true },
+  });
   return (
     <section aria-label="The study it was made in" className="text-[15px]">
       <p data-testid="since-study">
