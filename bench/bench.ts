@@ -4,6 +4,7 @@
 import { benchDrawers } from './drawers';
 import { dropToPalette } from './drop';
 import { benchHidden } from './hidden';
+import { benchMixing } from './mixing';
 import { benchOperations, photograph } from './operations';
 import { comparePalettes } from './palettes';
 import { readPictures } from './pictures';
@@ -14,6 +15,7 @@ const PARTS: Record<string, () => Promise<unknown>> = {
   hidden: benchHidden,
   palettes: comparePalettes,
   drawers: async () => console.log(await benchDrawers()),
+  mixing: async () => benchMixing(),
   wall: async () => console.log(await benchWall()),
 };
 

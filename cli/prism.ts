@@ -1,9 +1,11 @@
 import { readFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { FORMATS } from '../src/core/formats/formats';
+import { MAX_RECIPE_TUBES } from '../src/core/mixing/recipes';
 import { LEANS } from '../src/core/palette/lean';
 import { amplify, hiddenReport, WAY_NAMES } from './amplify';
 import { convert, ConvertError } from './convert';
+import { mixReport, pigmentReport, recipeReport } from './mix';
 import { measureReport, paletteReport } from './reports';
 
 const HELP = `prism: Bold Prism's measures on the command line
@@ -17,6 +19,11 @@ const HELP = `prism: Bold Prism's measures on the command line
                                          WAY: ${WAY_NAMES.join(', ')}; --strength S from 0 to 1 (0.5)
   prism convert IN OUT                   a swatch library from one format to another, by the endings or --from
                                          and --to: ${FORMATS.map(({ id }) => id).join(', ')}; what is lost goes to standard error
+  prism mix MIXTURE                      the colour of paints in parts by volume, as PB29:1,PY35:3, as JSON;
+                                         --thin T of a full coat, over --ground HEX (white)
+  prism recipe HEX --tubes LIST          how to mix a colour from some pigments, as PW6,PB29,PY35; --most N
+                                         tubes in one, from 1 to 4
+  prism pigments                         every pigment that is known, as JSON
 
 PICTURE is a JPEG, PNG, WebP, AVIF, TIFF or GIF file. Exit code 2: a call or a file that can't be read.`;
 
@@ -25,67 +32,93 @@ class BadCall extends Error {}
 
 type Values = ReturnType<typeof parse>['values'];
 
-/** What each command takes besides its picture, and what it answers. */
-const COMMANDS: Record<
-  string,
-  {
-    takes: (keyof Values)[];
-    run: (bytes: Uint8Array, values: Values, files: string[]) => Promise<unknown>;
-  }
-> = {
-  measure: {
-    takes: ['zones'],
-    run: (bytes, { zones }) =>
-      measureReport(bytes, zones === undefined ? undefined : whole('--zones', zones, 2, 9)),
-  },
-  palette: {
-    takes: ['count', 'lean'],
-    run: (bytes, { count, lean = 'balanced' }) => {
-      if (count === undefined) throw new BadCall('palette needs --count K');
-      return paletteReport(bytes, whole('--count', count, 2, 16), oneOf('--lean', LEANS, lean));
-    },
-  },
+interface Command {
+  takes: (keyof Values)[];
+  /** What stands after the command, one thing each, in words. */
+  given: string[];
+  run: (given: string[], values: Values) => unknown;
+}
+
+/** A command on a picture's bytes. */
+function ofPicture(
+  takes: Command['takes'],
+  run: (bytes: Uint8Array, values: Values) => unknown,
+): Command {
+  return {
+    takes,
+    given: ['one picture'],
+    run: async ([file], values) => run(await read(file), values),
+  };
+}
+
+/** What each command takes, and what it answers. */
+const COMMANDS: Record<string, Command> = {
+  measure: ofPicture(['zones'], (bytes, { zones }) =>
+    measureReport(bytes, zones === undefined ? undefined : whole('--zones', zones, 2, 9)),
+  ),
+  palette: ofPicture(['count', 'lean'], (bytes, { count, lean = 'balanced' }) => {
+    if (count === undefined) throw new BadCall('palette needs --count K');
+    return paletteReport(bytes, whole('--count', count, 2, 16), oneOf('--lean', LEANS, lean));
+  }),
   convert: {
     takes: ['from', 'to'],
-    run: async (bytes, { from, to }, [inFile, outFile]) => {
-      const { lost, ...done } = await convert(bytes, inFile, outFile, { from, to });
+    given: ['a file to read', 'one to write'],
+    run: async ([inFile, outFile], { from, to }) => {
+      const { lost, ...done } = await convert(await read(inFile), inFile, outFile, { from, to });
       if (lost.length > 0) console.error(`lost on the way: ${lost.join(', ')}`);
       return done;
     },
   },
-  hidden: { takes: [], run: (bytes) => hiddenReport(bytes) },
-  amplify: {
-    takes: ['way', 'strength', 'out'],
-    run: (bytes, { way, strength = '0.5', out }) => {
-      if (way === undefined)
-        throw new BadCall(`amplify needs --way, one of ${WAY_NAMES.join(', ')}`);
-      if (out === undefined) throw new BadCall('amplify needs --out FILE');
-      const far = Number(strength);
-      if (strength.trim() === '' || !(far >= 0 && far <= 1))
-        throw new BadCall(`--strength takes a number from 0 to 1, not “${strength}”`);
-      return amplify(bytes, oneOf('--way', WAY_NAMES, way), far, out);
+  hidden: ofPicture([], (bytes) => hiddenReport(bytes)),
+  amplify: ofPicture(['way', 'strength', 'out'], (bytes, { way, strength = '0.5', out }) => {
+    if (way === undefined) throw new BadCall(`amplify needs --way, one of ${WAY_NAMES.join(', ')}`);
+    if (out === undefined) throw new BadCall('amplify needs --out FILE');
+    return amplify(bytes, oneOf('--way', WAY_NAMES, way), number('--strength', strength, 1), out);
+  }),
+  mix: {
+    takes: ['thin', 'ground'],
+    given: ['a mixture'],
+    run: ([mixture], { thin, ground }) =>
+      mixReport(mixture, {
+        coat: thin === undefined ? undefined : number('--thin', thin, MAX_COATS),
+        ground,
+      }),
+  },
+  recipe: {
+    takes: ['tubes', 'most'],
+    given: ['a colour'],
+    run: ([hex], { tubes, most }) => {
+      if (tubes === undefined) throw new BadCall('recipe needs --tubes, as PW6,PB29,PY35');
+      return recipeReport(
+        hex,
+        tubes,
+        most === undefined ? undefined : whole('--most', most, 1, MAX_RECIPE_TUBES),
+      );
     },
   },
+  pigments: { takes: [], given: [], run: () => pigmentReport() },
 };
+
+/** Beyond this nothing of any ground shows. */
+const MAX_COATS = 100;
 
 async function main(): Promise<unknown> {
   const { positionals, values } = parse();
-  const [verb, file, ...more] = positionals;
+  const [verb, ...given] = positionals;
   if (values.help) return HELP;
   const command = verb && Object.hasOwn(COMMANDS, verb) ? COMMANDS[verb] : undefined;
   if (!command)
     throw new BadCall(`${verb ? `no such command: ${verb}` : 'no command'}; see prism --help`);
-  const files = verb === 'convert' ? 2 : 1;
-  if (!file || more.length !== files - 1)
+  if (given.length !== command.given.length)
     throw new BadCall(
-      `${verb} takes ${files === 2 ? 'a file to read and one to write' : 'one picture'}; see prism --help`,
+      `${verb} takes ${command.given.join(' and ') || 'nothing else'}; see prism --help`,
     );
   for (const name of Object.keys(values) as (keyof Values)[])
     if (!command.takes.includes(name)) {
       const owners = Object.keys(COMMANDS).filter((one) => COMMANDS[one].takes.includes(name));
       throw new BadCall(`--${name} goes with ${owners.join(', ')}`);
     }
-  return command.run(await read(file), values, positionals.slice(1));
+  return command.run(given, values);
 }
 
 function parse() {
@@ -101,6 +134,10 @@ function parse() {
         out: { type: 'string' },
         from: { type: 'string' },
         to: { type: 'string' },
+        thin: { type: 'string' },
+        ground: { type: 'string' },
+        tubes: { type: 'string' },
+        most: { type: 'string' },
         help: { type: 'boolean', short: 'h' },
       },
     });
@@ -113,6 +150,13 @@ function oneOf<T extends string>(name: string, known: readonly T[], text: string
   const found = known.find((one) => one === text);
   if (!found) throw new BadCall(`${name} takes one of ${known.join(', ')}, not “${text}”`);
   return found;
+}
+
+function number(name: string, text: string, most: number): number {
+  const n = Number(text);
+  if (text.trim() === '' || !(n >= 0 && n <= most))
+    throw new BadCall(`${name} takes a number from 0 to ${most}, not “${text}”`);
+  return n;
 }
 
 function whole(name: string, text: string, least: number, most: number): number {

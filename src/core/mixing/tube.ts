@@ -1,0 +1,42 @@
+import type { Optics, Pigment } from './pigment';
+import { opticsOf } from './pigment';
+import { mixed } from './paint';
+import { BAND_COUNT } from './spectrum';
+
+/** A tube of paint: one pigment or a few, at the strength it was found to have. */
+export interface Tube {
+  id: string;
+  pigments: readonly Pigment[];
+  optics: Optics;
+}
+
+/** A tube of one pigment or of equal parts of a few, `strength` times as strong as usual. */
+export function tubeOf(id: string, pigments: readonly Pigment[], strength = 1): Tube {
+  const { K, S } = mixed(pigments.map((pigment) => ({ optics: opticsOf(pigment), parts: 1 })));
+  return {
+    id,
+    pigments,
+    optics: { K: K.map((k) => k * strength), S: S.map((s) => s * strength) },
+  };
+}
+
+/** How much a part of a paint weighs in a mixture: its mean absorption and scattering. */
+export function weightOf({ K, S }: Optics): number {
+  let sum = 0;
+  for (let band = 0; band < BAND_COUNT; band++) sum += K[band] + S[band];
+  return sum / BAND_COUNT;
+}
+
+/** What kind of paint a tube is to a painter who mixes. */
+export type TubeKind = 'white' | 'black' | 'earth' | 'colour';
+
+/** A tube's kind by its pigments' Colour Index names: all of them black makes a black, any earth an earth. */
+export function kindOf({ pigments }: Tube): TubeKind {
+  const every = (is: (id: string) => boolean) => pigments.every(({ id }) => is(id));
+  if (every((id) => id.startsWith('PW'))) return 'white';
+  if (every((id) => id.startsWith('PBk'))) return 'black';
+  return pigments.some(({ id }) => id.startsWith('PBr') || EARTHS.has(id)) ? 'earth' : 'colour';
+}
+
+/** Iron oxides and green earth: what lies in the ground, though its name says yellow, red or green. */
+const EARTHS = new Set(['PY42', 'PY43', 'PR101', 'PG23']);

@@ -1,0 +1,88 @@
+import { ciede2000 } from '../colour/ciede2000';
+import type { Lab } from '../colour/cielab';
+import { mixLab } from './mix-lab';
+import type { Optics } from './pigment';
+
+export const MAX_PARTS = 12;
+/** What is less than a part: a twentieth, a tenth, a quarter, a half. */
+export const SPECKS: readonly number[] = [0.05, 0.1, 0.25, 0.5];
+
+/** What a person measures out of one tube, in parts. */
+export const MEASURES: readonly number[] = [
+  ...SPECKS,
+  ...Array.from({ length: MAX_PARTS }, (_, i) => i + 1),
+];
+
+export interface WholeParts {
+  parts: number[];
+  lab: Lab;
+  deltaE: number;
+}
+
+/** A recipe with half as many parts in all may miss by this much more. */
+const SIMPLER = 0.03;
+
+/**
+ * Parts that can be measured out, nearest a target in CIEDE2000 among the neighbours of some weights: the
+ * largest is each whole number of parts in turn, the others the measures on either side.
+ */
+export function wholeParts(
+  paints: readonly Optics[],
+  weights: readonly number[],
+  target: Lab,
+): WholeParts {
+  let best: WholeParts | null = null;
+  let least = Infinity;
+  const attempt = (parts: readonly number[]) => {
+    const lab = mixLab(paints, parts);
+    const deltaE = ciede2000(lab, target);
+    const total = parts.reduce((sum, part) => sum + part, 0);
+    const cost = deltaE + SIMPLER * Math.log2(total);
+    if (cost >= least) return false;
+    least = cost;
+    best = { parts: [...parts], lab, deltaE };
+    return true;
+  };
+  const largest = Math.max(...weights);
+  for (let most = 1; most <= MAX_PARTS; most++) {
+    const choices = weights.map((weight) => measuresAround((weight / largest) * most));
+    for (const parts of combinations(choices)) attempt(parts);
+  }
+  const found = best as WholeParts | null;
+  if (!found) throw new RangeError('No weights to round');
+  refine(found.parts, attempt);
+  return best as unknown as WholeParts;
+}
+
+/** Moves one part at a time to the next measure for as long as that is better. */
+function refine(from: readonly number[], attempt: (parts: readonly number[]) => boolean): void {
+  let parts = [...from];
+  for (let round = 0; round < MEASURES.length; round++) {
+    let better = false;
+    for (let i = 0; i < parts.length; i++)
+      for (const by of [-1, 1]) {
+        const measure = MEASURES[MEASURES.indexOf(parts[i]) + by];
+        if (measure === undefined) continue;
+        const next = parts.with(i, measure);
+        if (!next.some((part) => part >= 1) || !attempt(next)) continue;
+        parts = next;
+        better = true;
+      }
+    if (!better) return;
+  }
+}
+
+/** The measures on either side of an amount, one where it is met or lies beyond the ends. */
+function measuresAround(amount: number): number[] {
+  const above = MEASURES.findIndex((measure) => measure >= amount - 1e-9);
+  if (above < 0) return [MAX_PARTS];
+  if (above === 0 || Math.abs(MEASURES[above] - amount) < 1e-9) return [MEASURES[above]];
+  return [MEASURES[above - 1], MEASURES[above]];
+}
+
+function combinations(choices: readonly number[][]): number[][] {
+  return choices.reduce<number[][]>(
+    (all, next) => all.flatMap((parts) => next.map((part) => [...parts, part])),
+    [[]],
+  );
+}
