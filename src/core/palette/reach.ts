@@ -1,9 +1,14 @@
 import { ciede2000 } from '../colour/ciede2000';
 import { oklabFromLab } from '../colour/cielab';
 import { NEUTRAL_CHROMA } from '../colour/intensity';
-import { linearFromOklab, oklabFromLinear, oklchFromOklab, type Oklab } from '../colour/oklab';
+import { oklchFromOklab, type Oklab } from '../colour/oklab';
 import { valueOfOklab } from '../colour/value';
 import { familyOf, type Wheel } from '../colour/wheel';
+import { paintOfColour } from '../mixing/colour-paint';
+import { mixColour } from '../mixing/mix-lab';
+import { paintColour } from '../mixing/paint';
+import { opticsOf } from '../mixing/pigment';
+import { TITANIUM_WHITE } from '../mixing/pigments/pigments';
 import type { Picture } from '../picture/picture';
 import { allSamples, mapByBin, colourHistogram } from '../picture/colour-histogram';
 import { centresOf } from './centres';
@@ -13,9 +18,6 @@ export const MIN_LIMITED = 3;
 export const MAX_LIMITED = 8;
 /** As many parts of one colour go to one part of another. */
 const MAX_PARTS = 32;
-const WHITE: Oklab = { L: 0.985, a: 0, b: 0.004 };
-/** No paint swallows all light. */
-const DARKEST = 0.003;
 /** Reached: within this CIEDE2000 of a mix. */
 const REACHED = 5;
 /** A field's rows: values by twos. */
@@ -32,11 +34,8 @@ export interface Reach {
 }
 
 /**
- * What three to eight colours can make, with white and the darkest of them: all mixes of two and of
- * three. Light reflected in three bands, each mixed by single-constant Kubelka–Munk: near enough to
- * say what is out of reach, not to say in which parts.
- * Source: P. Kubelka, F. Munk, "Ein Beitrag zur Optik der Farbanstriche", Zeitschrift für technische
- * Physik 12, 1931.
+ * What three to eight colours can make with titanium white: all mixes of two and of three, as paints of which
+ * nothing but the colour is known (`paintOfColour`). It says what is out of reach, not in which parts.
  */
 export function readReach(picture: Picture, colours: readonly Oklab[], wheel: Wheel): Reach {
   const mixes = mixesOf(colours);
@@ -67,13 +66,13 @@ function mixesOf(colours: readonly Oklab[]): Oklab[] {
     throw new RangeError(
       `${colours.length} colours; a limited palette has ${MIN_LIMITED} to ${MAX_LIMITED}`,
     );
-  return allMixes([...colours, WHITE]);
+  return allMixes(colours);
 }
 
 /** For each pixel 1 where the mixes of some colours and white reach it, 0 where not, 255 where it is transparent. */
 export function reachMap(picture: Picture, colours: readonly Oklab[]): Uint8Array {
   const histogram = colourHistogram(picture);
-  const near = nearestMix(allSamples(histogram), allMixes([...colours, WHITE]));
+  const near = nearestMix(allSamples(histogram), allMixes(colours));
   return mapByBin(picture, histogram, (k) => (near[k] <= REACHED ? 1 : 0));
 }
 
@@ -92,27 +91,19 @@ function fieldOf(mixes: readonly Oklab[], wheel: Wheel): Reach['field'] {
 }
 
 /**
- * The colours themselves and their mixes of two and of three. A strong stainer is added by the speck,
- * so parts go by doubling, from one in thirty-two to thirty-two to one.
+ * The colours themselves, titanium white, and their mixes of two and of three. A strong stainer is added by the
+ * speck, so parts go by doubling, from one in thirty-two to thirty-two to one.
  */
 export function allMixes(colours: readonly Oklab[]): Oklab[] {
-  const absorbing = colours.map((colour) => {
-    const { r, g, b } = linearFromOklab(colour);
-    return [r, g, b].map((R) => ratioOf(Math.min(0.998, Math.max(DARKEST, R))));
-  });
-  const mixed = (which: readonly number[], parts: readonly number[]): Oklab => {
-    const all = parts.reduce((sum, part) => sum + part, 0);
-    const [r, g, b] = [0, 1, 2].map((band) =>
-      reflected(which.reduce((sum, i, k) => sum + (parts[k] / all) * absorbing[i][band], 0)),
-    );
-    return oklabFromLinear({ r, g, b });
-  };
-  const mixes = [...colours];
-  for (let i = 0; i < colours.length; i++)
-    for (let j = i + 1; j < colours.length; j++) {
-      for (const parts of partsOf(2)) mixes.push(mixed([i, j], parts));
-      for (let k = j + 1; k < colours.length; k++)
-        for (const parts of partsOf(3)) mixes.push(mixed([i, j, k], parts));
+  const white = opticsOf(TITANIUM_WHITE);
+  const paints = [...colours.map(paintOfColour), white];
+  const mixes = [...colours, paintColour(white)];
+  const [twos, threes] = [partsOf(2), partsOf(3)];
+  for (let i = 0; i < paints.length; i++)
+    for (let j = i + 1; j < paints.length; j++) {
+      for (const parts of twos) mixes.push(mixColour([paints[i], paints[j]], parts));
+      for (let k = j + 1; k < paints.length; k++)
+        for (const parts of threes) mixes.push(mixColour([paints[i], paints[j], paints[k]], parts));
     }
   return mixes;
 }
@@ -125,15 +116,6 @@ function partsOf(count: number): number[][] {
   for (let n = 0; n < count; n++)
     all = all.flatMap((parts) => powers.map((part) => [...parts, part]));
   return all.filter((parts) => Math.min(...parts) === 1);
-}
-
-/** K/S of a thick layer that reflects R. */
-function ratioOf(R: number): number {
-  return (1 - R) ** 2 / (2 * R);
-}
-
-function reflected(ratio: number): number {
-  return 1 + ratio - Math.sqrt(ratio * ratio + 2 * ratio);
 }
 
 /** For each tone the CIEDE2000 to the mix that DIN99d says is nearest. */
