@@ -2,6 +2,10 @@ import { defineConfig } from 'drizzle-kit';
 
 export default defineConfig({
   dialect: 'postgresql',
-  schema: ['./src/server/db/schema.ts', './src/server/db/library-schema.ts'],
+  schema: [
+    './src/server/db/schema.ts',
+    './src/server/db/library-schema.ts',
+    './src/server/db/shelf-schema.ts',
+  ],
   out: './src/server/db/migrations',
 });

@@ -25,10 +25,12 @@ import { importPicture } from './pictures/import-picture';
 import { readingsAreMade, refreshStale } from './readings/refresh';
 import { saveSettings } from './settings/settings';
 import { getStudy, renameStudy, saveStudy } from './studies/studies';
+import { getShelf, saveShelf } from './shelf/shelf';
 import { listStudies } from './studies/study-cards';
 import { allRows, wipe } from './testing/all-rows';
 import { someLibrary } from './testing/many-libraries';
 import { freshDatabase } from './testing/test-database';
+import { someShelf } from './testing/some-shelf';
 import { redAndBlue } from './testing/test-pictures';
 
 let end: () => Promise<void>;
@@ -53,6 +55,8 @@ beforeAll(async () => {
   await createFolder('Empty');
   await deleteLibrary(libraryIds[3]);
   await keepSearch('Fogs', { ...ALL_LIBRARIES, text: 'fog' });
+  await getShelf();
+  await saveShelf(1, someShelf('a', 'b'));
   await saveSettings({ ...DEFAULT_SETTINGS, surround: 'night' });
   await readingsAreMade();
   await refreshStale();

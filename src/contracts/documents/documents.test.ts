@@ -7,6 +7,7 @@ import {
   readLibraryContent,
   storedLibrary,
 } from '../library';
+import { readShelf, shelfContentSchema, shelfDocuments, storedShelf } from '../shelf';
 import { newDocument, readStudyDocument, studyDocuments, studyDocumentSchema } from '../study';
 import { mergePolicyOf, type MergePolicy } from './merge-policy';
 import { newestVersion, readDocument, type VersionedDocument } from './versioned';
@@ -119,6 +120,28 @@ describe('how documents are merged', () => {
       'target: one',
     ]);
   });
+
+  it('is said of every key of a shelf', () => {
+    expect(walk(mergePolicyOf(shelfContentSchema))).toEqual([
+      'tubes: byId',
+      'tubes[].id: one',
+      'tubes[].name: one',
+      'tubes[].maker: one',
+      'tubes[].number: one',
+      'tubes[].pigments: one',
+      'tubes[].strength: one',
+      'tubes[].standing: one',
+      'tubes[].pricePerMl: one',
+      'tries: byId',
+      'tries[].id: one',
+      'tries[].triedAt: one',
+      'tries[].name: one',
+      'tries[].parts: one',
+      'tries[].target: one',
+      'tries[].result: one',
+      'tries[].note: one',
+    ]);
+  });
 });
 
 describe('documents of every version', () => {
@@ -144,10 +167,18 @@ describe('documents of every version', () => {
     expect(readLibraryContent(storedLibrary(content))).toEqual(content);
   });
 
+  it.each(names.filter((name) => name.startsWith('shelf-')))('are opened: %s', (name) => {
+    const stored = fixture(name) as { tubes: { id: string }[] };
+    const content = readShelf(stored);
+    expect(content.tubes.map(({ id }) => id)).toEqual(stored.tubes.map(({ id }) => id));
+    expect(readShelf(storedShelf(content))).toEqual(content);
+  });
+
   it('are kept of each version there was', () => {
     const kinds: [string, VersionedDocument<unknown>][] = [
       ['study', studyDocuments],
       ['library', libraryDocuments as VersionedDocument<unknown>],
+      ['shelf', shelfDocuments as VersionedDocument<unknown>],
     ];
     for (const [kind, documents] of kinds)
       for (let version = 1; version <= newestVersion(documents); version++)

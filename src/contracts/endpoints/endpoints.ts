@@ -37,6 +37,7 @@ import { RENDITIONS } from '../pictures';
 import { paperSchema } from '../print';
 import { pushEventSchema, pushRequestSchema } from '../push-request';
 import { settingsSchema } from '../settings';
+import { saveShelfSchema, shelfContentSchema, shelfRevisionSchema, shelfSchema } from '../shelf';
 import {
   createStudySchema,
   renameSchema,
@@ -175,6 +176,15 @@ const keep = {
   getCopy: get('/api/keep/copies/:name', file),
 };
 
+const shelf = {
+  getShelf: get('/api/shelf', json(shelfSchema)),
+  saveShelf: put('/api/shelf', json(revisionAnswer), { body: saveShelfSchema }),
+  listShelfHistory: get('/api/shelf/history', json(z.array(shelfRevisionSchema))),
+  getShelfRevision: get('/api/shelf/history/:revision', json(shelfContentSchema), {
+    params: { revision },
+  }),
+};
+
 const rest = {
   /** A plan as a PDF on its own paper. */
   printDrawing: post('/api/prints', file, { body: drawingSchema, reads: true }),
@@ -190,6 +200,14 @@ const rest = {
  * Every address of the server but its pages. Route handlers (`server/endpoints`) and the client
  * (`ui/api`) are made from this table.
  */
-export const endpoints = { ...studies, ...pictures, ...libraries, ...drawers, ...keep, ...rest };
+export const endpoints = {
+  ...studies,
+  ...pictures,
+  ...libraries,
+  ...drawers,
+  ...keep,
+  ...shelf,
+  ...rest,
+};
 export type Endpoints = typeof endpoints;
 export type EndpointName = keyof Endpoints;

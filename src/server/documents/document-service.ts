@@ -10,11 +10,10 @@ export interface SavedDocument {
   updatedAt: string;
 }
 
-/** What is particular to one kind of document. */
-export interface DocumentKind<D> {
+/** What saving one kind of document needs. */
+export interface SavedKind<D> {
   /** In words: "study". */
   what: string;
-  table: typeof library | typeof study;
   revisions: Revisions<D>;
   /** Writes a document over the revision it was based on; null where another stands, or none. */
   write: (
@@ -27,6 +26,11 @@ export interface DocumentKind<D> {
   newest: (id: string) => Promise<unknown>;
 }
 
+/** What is particular to one kind of document of which there are many. */
+export interface DocumentKind<D> extends SavedKind<D> {
+  table: typeof library | typeof study;
+}
+
 /** What is done to documents of every kind. */
 export interface DocumentService<D> {
   /**
@@ -37,6 +41,25 @@ export interface DocumentService<D> {
   /** Into the bin; `restore` brings it back. Both throw not-found. */
   remove: (id: string) => Promise<void>;
   restore: (id: string) => Promise<void>;
+}
+
+/** Saves documents of one kind, as `DocumentService.save` says. */
+export function saverOf<D>(kind: SavedKind<D>): DocumentService<D>['save'] {
+  return async (id, basedOn, document) => {
+    const db = await database();
+    const saved = await db.transaction(async (tx) => {
+      const row = await kind.write(tx, id, basedOn, document);
+      if (row) await kind.revisions.keep(tx, id, row.revision, document);
+      return row;
+    });
+    if (saved) return { revision: saved.revision, updatedAt: saved.updatedAt.toISOString() };
+    throw new ServiceError(
+      'newer',
+      `This ${kind.what} was changed in another window since you opened it. Nothing was overwritten.`,
+      409,
+      await kind.newest(id),
+    );
+  };
 }
 
 export function documentService<D>(kind: DocumentKind<D>): DocumentService<D> {
@@ -54,21 +77,7 @@ export function documentService<D>(kind: DocumentKind<D>): DocumentService<D> {
   };
 
   return {
-    async save(id, basedOn, document) {
-      const db = await database();
-      const saved = await db.transaction(async (tx) => {
-        const row = await kind.write(tx, id, basedOn, document);
-        if (row) await kind.revisions.keep(tx, id, row.revision, document);
-        return row;
-      });
-      if (saved) return { revision: saved.revision, updatedAt: saved.updatedAt.toISOString() };
-      throw new ServiceError(
-        'newer',
-        `This ${kind.what} was changed in another window since you opened it. Nothing was overwritten.`,
-        409,
-        await kind.newest(id),
-      );
-    },
+    save: saverOf(kind),
     remove: (id) => setDeleted(id, true),
     restore: (id) => setDeleted(id, false),
   };

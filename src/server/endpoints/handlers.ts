@@ -10,6 +10,7 @@ import type { Handlers } from './handler';
 import { keepHandlers } from './keep';
 import { libraryHandlers } from './libraries';
 import { pictureHandlers } from './pictures';
+import { shelfHandlers } from './shelf';
 import { studyHandlers } from './studies';
 
 /** What the server does at each of its endpoints. */
@@ -19,6 +20,7 @@ export const handlers: Handlers = {
   ...libraryHandlers,
   ...drawerHandlers,
   ...keepHandlers,
+  ...shelfHandlers,
   guessRecord: () => guessRecord(),
   keepAttempt: ({ body }) => keepAttempt(body),
   printDrawing: async ({ body }) =>

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { sql, type SQL } from 'drizzle-orm';
 import { cutText } from '@/core/text';
+import { readShelf } from '@/contracts/shelf';
 import type { KeptThing, Restored, RestoreOrder } from '@/contracts/keep';
 import { database } from '../db/client';
 import type { Database } from '../db/open';
@@ -10,6 +11,8 @@ import { indexStale } from '../libraries/libraries';
 import type { Rendition } from '@/contracts/pictures';
 import { damaged, type Archive } from './archive';
 import { sha256 } from './backup';
+import type { Writer as DocumentWriter } from '../documents/revisions';
+import { addToShelf } from '../shelf/shelf';
 import { refreshReading } from '../readings/refresh';
 import { studiesWithWholeReadings } from './restored-readings';
 import { standingsOf } from './standing';
@@ -180,8 +183,8 @@ async function restoreLibraries(
     await put(tx, table, remapped(archive.rows(table), 'library_id', ids));
 }
 
-/** Folders, searches and guesses that are not here; settings where none were made. */
-async function restoreRest(tx: Writer, archive: Archive): Promise<void> {
+/** Folders, searches, guesses and materials that are not here; settings where none were made. */
+async function restoreRest(tx: DocumentWriter, archive: Archive): Promise<void> {
   await put(tx, 'folder', archive.rows('folder'), true);
   await put(tx, 'saved_search', archive.rows('saved_search'), true);
   const studies = await studyIds(tx);
@@ -195,6 +198,18 @@ async function restoreRest(tx: Writer, archive: Archive): Promise<void> {
     true,
   );
   await put(tx, 'setting', archive.rows('setting'), true);
+  await restoreShelf(tx, archive);
+}
+
+/** A whole shelf with its history where none is here, else what it has and the one here lacks. */
+async function restoreShelf(tx: DocumentWriter, archive: Archive): Promise<void> {
+  const here = await rows<{ id: string }>(sql`select id from shelf`, tx);
+  if (here.length === 0) {
+    await put(tx, 'shelf', archive.rows('shelf'));
+    await put(tx, 'shelf_revision', archive.rows('shelf_revision'));
+    return;
+  }
+  for await (const row of archive.rows('shelf')) await addToShelf(tx, readShelf(row.content));
 }
 
 async function studyIds(tx: Writer): Promise<Set<string>> {

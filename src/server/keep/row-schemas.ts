@@ -7,6 +7,7 @@ import { provenanceSchema, readLibraryContent, swatchPartsSchema } from '@/contr
 import { librarySearchSchema } from '@/contracts/library-search';
 import { followsSchema, setsSchema, swatchChangeSchema, targetSchema } from '@/contracts/palette';
 import { settingsSchema } from '@/contracts/settings';
+import { readShelf } from '@/contracts/shelf';
 import { readStudyDocument } from '@/contracts/study';
 import { tableOf, type Row } from './tables';
 
@@ -50,6 +51,8 @@ const BY_COLUMN: Readonly<Record<string, z.ZodType>> = {
   'study.document': readBy(readStudyDocument),
   'study_revision.document': readBy(readStudyDocument),
   'library_revision.content': readBy(readLibraryContent),
+  'shelf.content': readBy(readShelf),
+  'shelf_revision.content': readBy(readShelf),
   'saved_search.search': readBy((stored) => librarySearchSchema.parse(stored)),
   'setting.value': readBy((stored) => settingsSchema.parse(stored)),
   'swatch.other_names': z.array(z.string().max(200)).max(20),

@@ -11,6 +11,8 @@ describe('the tables that are kept', () => {
       'reading',
       'saved_search',
       'setting',
+      'shelf',
+      'shelf_revision',
       'study',
       'study_revision',
       'swatch',

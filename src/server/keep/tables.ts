@@ -2,12 +2,17 @@ import { getTableName, is } from 'drizzle-orm';
 import { getTableConfig, PgTable } from 'drizzle-orm/pg-core';
 import * as librarySchema from '../db/library-schema';
 import * as schema from '../db/schema';
+import * as shelfSchema from '../db/shelf-schema';
 import type { Rendition } from '@/contracts/pictures';
 
 /** Bytes of pictures stand in a backup as files of their own; what the Desk opens with is made anew. */
 const APART: readonly PgTable[] = [schema.pictureBytes, schema.deskAnswers];
 
-const EXPORTS: readonly unknown[] = Object.values({ ...schema, ...librarySchema });
+const EXPORTS: readonly unknown[] = Object.values({
+  ...schema,
+  ...librarySchema,
+  ...shelfSchema,
+});
 const SCHEMAS = EXPORTS.filter(
   (value): value is PgTable => is(value, PgTable) && !APART.includes(value),
 );

@@ -1,0 +1,130 @@
+import { z } from 'zod';
+import { pigmentOf } from '@/core/mixing/pigments/pigments';
+import { oklabSchema } from './colour';
+import { asOne, byId } from './documents/merge-policy';
+import { readDocument, type VersionedDocument } from './documents/versioned';
+import { SHELF_VERSION, shelfUpgrades } from './documents/shelf-upgrades';
+import { idSchema } from './palette';
+import { text } from './text';
+
+export const MAX_TUBES = 300;
+const MAX_TRIES = 2000;
+/** Pigments in one tube. */
+export const MAX_PIGMENTS = 3;
+/** How many times as strong as usual a tube may be, and the inverse how weak. */
+export const MAX_STRENGTH = 4;
+
+/** Where a tube is: on the palette, owned and kept off it, or wished for. */
+export const STANDINGS = ['palette', 'off', 'wish'] as const;
+export type Standing = (typeof STANDINGS)[number];
+
+const strengthSchema = z
+  .number()
+  .min(1 / MAX_STRENGTH)
+  .max(MAX_STRENGTH);
+
+const pigmentsSchema = z
+  .array(text().refine((id) => pigmentOf(id) !== null, 'No pigment is known by this name.'))
+  .min(1, 'A tube needs a pigment.')
+  .max(MAX_PIGMENTS, `A tube has up to ${MAX_PIGMENTS} pigments.`);
+
+export const tubeSchema = z.object({
+  id: idSchema,
+  name: text().trim().min(1, 'A tube needs a name.').max(120),
+  maker: text().max(120),
+  /** The maker's own number. */
+  number: text().max(40),
+  pigments: asOne(pigmentsSchema),
+  /** Times the usual strength, as the person has it. */
+  strength: strengthSchema,
+  standing: z.enum(STANDINGS),
+  pricePerMl: z.number().min(0).max(1000).nullable(),
+});
+export type ShelfTube = z.infer<typeof tubeSchema>;
+
+const partsSchema = z
+  .array(z.object({ tube: idSchema, parts: z.number().positive().max(1000) }))
+  .min(1)
+  .max(8);
+
+/** A mixture that was really made, and what came of it. */
+const trySchema = z.object({
+  id: idSchema,
+  triedAt: z.iso.datetime(),
+  name: text().max(120),
+  parts: asOne(partsSchema),
+  /** What it was for; null where nothing was aimed at. */
+  target: asOne(oklabSchema.nullable()),
+  /** The dab, photographed or matched; null for a recipe that is kept and not tried yet. */
+  result: asOne(oklabSchema.nullable()),
+  note: text().max(2000),
+});
+export type ShelfTry = z.infer<typeof trySchema>;
+
+const withOwnIds = (things: readonly { id: string }[]) =>
+  new Set(things.map(({ id }) => id)).size === things.length;
+
+export const shelfContentSchema = z.object({
+  tubes: byId(z.array(tubeSchema).max(MAX_TUBES).refine(withOwnIds, 'two tubes have the same id')),
+  tries: byId(z.array(trySchema).max(MAX_TRIES).refine(withOwnIds, 'two tries have the same id')),
+});
+export type ShelfContent = z.infer<typeof shelfContentSchema>;
+
+export const EMPTY_SHELF: ShelfContent = { tubes: [], tries: [] };
+
+const storedShelfSchema = shelfContentSchema.extend({ version: z.literal(SHELF_VERSION) });
+export type StoredShelf = z.infer<typeof storedShelfSchema>;
+
+export const shelfDocuments: VersionedDocument<StoredShelf> = {
+  schema: storedShelfSchema,
+  upgrades: shelfUpgrades,
+};
+
+/** A stored shelf of whatever version. Throws a ZodError or a RangeError as `readDocument` does. */
+export function readShelf(stored: unknown): ShelfContent {
+  const { version: _, ...content } = readDocument(shelfDocuments, stored);
+  return content;
+}
+
+export function storedShelf(content: ShelfContent): StoredShelf {
+  return { ...content, version: SHELF_VERSION };
+}
+
+export const shelfSchema = z.object({ revision: z.number().int(), content: shelfContentSchema });
+export type Shelf = z.infer<typeof shelfSchema>;
+
+export const saveShelfSchema = z.object({
+  basedOn: z
+    .number()
+    .int()
+    .min(1)
+    .max(2 ** 31 - 1),
+  content: shelfContentSchema,
+});
+
+/** An earlier state of the shelf, and what had changed since the one before it. */
+export const shelfRevisionSchema = z.object({
+  revision: z.number().int(),
+  savedAt: z.string(),
+  tubes: z.number().int(),
+  added: z.number().int(),
+  removed: z.number().int(),
+  changed: z.number().int(),
+});
+export type ShelfRevision = z.infer<typeof shelfRevisionSchema>;
+
+/** A shelf with what another has and it lacks: nothing of the first is changed. */
+export function withMissing(here: ShelfContent, other: ShelfContent): ShelfContent {
+  const missing = <T extends { id: string }>(
+    own: readonly T[],
+    others: readonly T[],
+    max: number,
+  ) => {
+    const ids = new Set(own.map(({ id }) => id));
+    return [...own, ...others.filter(({ id }) => !ids.has(id))].slice(0, max);
+  };
+  return {
+    tubes: missing(here.tubes, other.tubes, MAX_TUBES),
+    tries: missing(here.tries, other.tries, MAX_TRIES),
+  };
+}

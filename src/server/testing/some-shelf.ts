@@ -1,0 +1,18 @@
+import type { ShelfContent, ShelfTube } from '@/contracts/shelf';
+
+export const someTube = (id: string, part: Partial<ShelfTube> = {}): ShelfTube => ({
+  id,
+  name: `Tube ${id}`,
+  maker: 'Tarn & Fell',
+  number: '',
+  pigments: ['PB29'],
+  strength: 1,
+  standing: 'palette',
+  pricePerMl: null,
+  ...part,
+});
+
+export const someShelf = (...ids: string[]): ShelfContent => ({
+  tubes: ids.map((id) => someTube(id)),
+  tries: [],
+});
