@@ -1,4 +1,4 @@
-/** The doors of docs/architecture.md: core ← contracts ← study, workers ← server ← ui, palette, screens ← app. */
+/** The doors of docs/architecture.md: core ← contracts ← study, workers ← server ← ui, palette, materials, screens ← app. */
 const outside = (room, ...allowed) => ({
   name: `${room}-reaches-only-${allowed.join('-') || 'itself'}`,
   severity: 'error',
@@ -15,7 +15,8 @@ module.exports = {
     outside('server', 'core', 'contracts', 'study', 'workers'),
     outside('ui', 'core', 'contracts', 'workers'),
     outside('palette', 'core', 'contracts', 'study', 'ui'),
-    outside('screens', 'core', 'contracts', 'study', 'workers', 'ui', 'palette'),
+    outside('materials', 'core', 'contracts', 'study', 'ui'),
+    outside('screens', 'core', 'contracts', 'study', 'workers', 'ui', 'palette', 'materials'),
     {
       name: 'core-is-pure',
       comment:

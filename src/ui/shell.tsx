@@ -11,6 +11,7 @@ import { typing } from './typing';
 const ROOMS = [
   { href: '/', title: 'Wall' },
   { href: '/drawers', title: 'Drawers' },
+  { href: '/bench', title: 'Bench' },
 ];
 
 const SURROUND_TITLES = { paper: 'paper', grey: 'studio grey', night: 'night' };

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { colourParts, colourQueries } from './colour-queries';
 import { hiddenParts, hiddenQueries } from './hidden-queries';
+import { mixQueries } from './mix-queries';
 import { paletteParts, paletteQueries } from './palette-queries';
 import { pictureQueries } from './picture-queries';
 import { valueParts, valueQueries } from './value-queries';
@@ -22,6 +23,7 @@ export const deskQuerySchema = z.discriminatedUnion('kind', [
   ...colourQueries,
   ...hiddenQueries,
   ...paletteQueries,
+  ...mixQueries,
   z.object({ kind: z.literal('veil'), part: veilPartSchema }),
 ]);
 export type DeskQuery = z.infer<typeof deskQuerySchema>;

@@ -39,7 +39,7 @@ export interface RecipeSettings {
 }
 
 /** A recipe with one tube less may miss by this much more. */
-const TUBE_COST = 0.12;
+const TUBE_COST = 0.35;
 const STEADINESS_COST = 0.04;
 /** Sets of paints whose parts are rounded. */
 const MAX_ROUNDED = 60;

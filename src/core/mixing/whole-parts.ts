@@ -20,7 +20,7 @@ export interface WholeParts {
 }
 
 /** A recipe with half as many parts in all may miss by this much more. */
-const SIMPLER = 0.03;
+const SIMPLER = 0.1;
 
 /**
  * Parts that can be measured out, nearest a target in CIEDE2000 among the neighbours of some weights: the

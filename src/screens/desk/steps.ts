@@ -2,6 +2,7 @@ import type { DeskStep } from './step';
 import { coloursStep } from './steps/colours/colours-step';
 import { hiddenStep } from './steps/hidden/hidden-step';
 import { lookStep } from './steps/look/look-step';
+import { mixStep } from './steps/mix/mix-step';
 import { paletteStep } from './steps/palette/palette-step';
 import { valuesStep } from './steps/values/values-step';
 
@@ -12,4 +13,5 @@ export const STEPS: readonly DeskStep[] = [
   coloursStep,
   hiddenStep,
   paletteStep,
+  mixStep,
 ];

@@ -23,6 +23,7 @@ import { decodeWorking } from '../pictures/read-picture';
 import { refreshReading } from '../readings/refresh';
 import { createStudy, getStudy, restoreStudy, saveStudy } from '../studies/studies';
 import { contentOfBegun, readBegunPalettes } from './begun-palettes';
+import { seedShelf } from './demo-shelf';
 import { demoId, readDemoPicture, readSearches, readStory, type StoryStudy } from './story';
 
 export interface Seeding {
@@ -59,6 +60,7 @@ export async function seedDemo({ onStep, signal }: Seeding = {}): Promise<number
     }
     for (const { name, search } of await readSearches())
       await keepSearch(name, search, demoId('search', name));
+    await seedShelf();
     return story.length;
   } finally {
     // Whatever was begun is brought to its end, also when it is stopped between two.

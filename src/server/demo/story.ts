@@ -56,7 +56,10 @@ export function demoFolder(): string {
  * The id of a part of the demo, the same in every store: what is of the demo is known by its id, and
  * starting the demo again finds it. A UUID of version 8 (RFC 9562) made from the name.
  */
-export function demoId(kind: 'study' | 'library' | 'folder' | 'search', name: string): string {
+export function demoId(
+  kind: 'study' | 'library' | 'folder' | 'search' | 'tube' | 'try',
+  name: string,
+): string {
   const hex = createHash('sha256').update(`bold prism demo, ${kind}: ${name}`).digest('hex');
   return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-8${hex.slice(13, 16)}-a${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
 }

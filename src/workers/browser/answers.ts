@@ -7,6 +7,7 @@ import { answerBy, type Answers, type VeilAnswers } from './answer';
 import { colourAnswers, colourVeils } from './colour-answers';
 import type { DerivedImages } from './derived-images';
 import { hiddenAnswers, hiddenVeils } from './hidden-answers';
+import { mixAnswers } from './mix-answers';
 import { paletteAnswers, paletteVeils } from './palette-answers';
 import { valueAnswers, valueVeils } from './value-answers';
 
@@ -27,6 +28,7 @@ const ANSWERS: Answers = {
   ...colourAnswers,
   ...hiddenAnswers,
   ...paletteAnswers,
+  ...mixAnswers,
 };
 
 /** Answers what the Desk asks. Pictures are the asker's own: what has to stay here is copied. */

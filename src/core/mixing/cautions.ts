@@ -1,0 +1,32 @@
+import type { Metal, Pigment } from './pigment';
+
+/** What of a pigment or of the work asks for care. */
+export type Caution = Metal | 'solvents' | 'rags' | 'rinse water';
+
+/** One line each, in plain words; the maker's data sheet and local rules say more. */
+export const CAUTION_LINES: Readonly<Record<Caution, string>> = {
+  cadmium:
+    'Cadmium: harmful if swallowed or breathed. Don’t sand or spray it, keep it off hands and food.',
+  cobalt: 'Cobalt: may bring on allergies and harms if breathed. Don’t sand or spray it.',
+  nickel: 'Nickel: may bring on allergies. Keep it off the skin, don’t sand or spray it.',
+  chromium: 'Chromium: harmless in the tube, not as dust. Don’t sand, spray or burn it.',
+  manganese:
+    'Manganese: harms the nerves if its dust is breathed for long. Don’t sand or spray it.',
+  lead: 'Lead: poisonous, and it builds up. Gloves, no dust, no food near, never where children paint.',
+  zinc: 'Zinc white: harms life in water, and grows brittle in oil.',
+  solvents: 'Solvents: open a window, keep them closed and away from flames and skin.',
+  rags: 'Oily rags catch fire by themselves: hang them flat outdoors, or keep them wet in a closed tin.',
+  'rinse water':
+    'Rinse water doesn’t go down the sink: let it settle, and take what settles to the collecting point.',
+};
+
+/** Where the rest is said. */
+export const CAUTION_SOURCE = 'The maker’s data sheet and local rules say more.';
+
+/** Of the work itself, whatever the pigments. */
+export const STUDIO_CAUTIONS: readonly Caution[] = ['solvents', 'rags', 'rinse water'];
+
+/** What some pigments ask for, each once. */
+export function cautionsOf(pigments: readonly Pigment[]): Caution[] {
+  return [...new Set(pigments.flatMap(({ metals = [] }) => metals))];
+}

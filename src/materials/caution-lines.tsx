@@ -1,0 +1,22 @@
+import { CAUTION_LINES, CAUTION_SOURCE, cautionsOf, STUDIO_CAUTIONS } from '@/core/mixing/cautions';
+import type { Pigment } from '@/core/mixing/pigment';
+
+/** What some pigments ask for, a line each; with `studio` also what the work itself does. */
+export function CautionLines({
+  pigments,
+  studio = false,
+}: {
+  pigments: readonly Pigment[];
+  studio?: boolean;
+}) {
+  const cautions = [...cautionsOf(pigments), ...(studio ? STUDIO_CAUTIONS : [])];
+  if (cautions.length === 0) return null;
+  return (
+    <div className="mt-2 border-l-4 border-ink pl-3 text-sm leading-snug" data-testid="cautions">
+      {cautions.map((caution) => (
+        <p key={caution}>{CAUTION_LINES[caution]}</p>
+      ))}
+      <p className="text-soft">{CAUTION_SOURCE}</p>
+    </div>
+  );
+}

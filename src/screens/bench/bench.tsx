@@ -1,0 +1,60 @@
+'use client';
+
+import { useState } from 'react';
+import { useStore } from 'zustand';
+import type { Shelf } from '@/contracts/shelf';
+import { useShelf } from '@/materials/use-shelf';
+import { addressOf } from '@/ui/address';
+import { Choice } from '@/ui/choice';
+import { TopLine } from '@/ui/shell';
+import { UndoRedo } from '@/ui/undo-redo';
+import { useAddress } from '@/ui/use-address';
+import { benchCodec, BENCH_TABS, type BenchTab, type BenchView } from './bench-view';
+import { MixingRoom } from './mixing-room';
+import { ShelfTab } from './shelf-tab';
+import { TriesTab } from './tries-tab';
+
+const TAB_TITLES: Readonly<Record<BenchTab, string>> = {
+  shelf: 'shelf',
+  mixing: 'mixing room',
+  tries: 'kept mixtures',
+};
+const TABS = { shelf: ShelfTab, mixing: MixingRoom, tries: TriesTab };
+
+/** What a painter works with, and what comes of mixing it. */
+export function Bench({ opened, view: first }: { opened: Shelf; view: BenchView }) {
+  const store = useShelf(opened);
+  const { history, saveState, undo, redo } = useStore(store);
+  const [view, setView] = useState(first);
+  const look = (part: Partial<BenchView>) => setView((was) => ({ ...was, ...part }));
+  useAddress(addressOf(benchCodec, view));
+  const Tab = TABS[view.tab];
+  return (
+    <div className="min-h-screen bg-panel">
+      <TopLine>
+        <span role="status" className="ml-auto text-sm text-soft" data-testid="save-state">
+          {saveState}
+        </span>
+        <UndoRedo
+          canUndo={history.past.length > 0}
+          canRedo={history.future.length > 0}
+          undo={undo}
+          redo={redo}
+        />
+      </TopLine>
+      <main>
+        <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 border-b px-4 py-2 sm:px-6">
+          <h1 className="font-serif text-3xl leading-tight">Bench</h1>
+          <Choice
+            label="Part of the bench"
+            showLabel={false}
+            value={view.tab}
+            options={BENCH_TABS.map((value) => ({ value, title: TAB_TITLES[value] }))}
+            onChange={(tab) => look({ tab })}
+          />
+        </div>
+        <Tab shelf={history.present} store={store} view={view} look={look} />
+      </main>
+    </div>
+  );
+}

@@ -1,0 +1,12 @@
+import type { DeskStep } from '../../step';
+import { MixPanel } from './mix-panel';
+import { mixView } from './mix-view';
+
+/** Each colour of the palette in one's own paint: recipes, their steps, and what came of them. */
+export const mixStep: DeskStep = {
+  id: mixView.step,
+  title: 'Mix',
+  letter: 'm',
+  Panel: MixPanel,
+  view: mixView,
+};

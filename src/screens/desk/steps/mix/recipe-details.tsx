@@ -1,0 +1,157 @@
+'use client';
+
+import { useState } from 'react';
+import { hexFromOklab } from '@/core/colour/hex';
+import { wheelOf } from '@/core/colour/wheel';
+import { stepsOf } from '@/core/mixing/recipe-steps';
+import type { RecipeAnswer } from '@/contracts/desk-query/mix-queries';
+import type { ShelfContent, ShelfTry } from '@/contracts/shelf';
+import type { TraySwatch } from '@/contracts/study';
+import { CautionLines } from '@/materials/caution-lines';
+import { TriedForm } from '@/materials/tried-form';
+import { TryOutcome } from '@/materials/try-outcome';
+import type { ShelfStore } from '@/materials/use-shelf';
+import { missWords, partWords, ROUTE_TITLES, stepSentence } from '@/materials/words';
+import { newId } from '@/study/edits';
+import { addTry, removeTry, type MixingTube } from '@/study/shelf';
+import { Button } from '@/ui/button';
+import { offerUndo } from '@/ui/notices';
+import { useSettings } from '@/ui/settings';
+
+interface Props {
+  swatch: TraySwatch;
+  recipes: readonly RecipeAnswer[];
+  chosen: number;
+  onChoose: (index: number) => void;
+  tubes: readonly MixingTube[];
+  shelf: ShelfContent;
+  store: ShelfStore;
+  named: (recipe: RecipeAnswer) => string;
+}
+
+/** So many ΔE for a tenth more or less of one part make a recipe touchy. */
+const TOUCHY = 2.5;
+
+/** One recipe step by step, the other routes, and what came of it when it was tried. */
+export function RecipeDetails(props: Props) {
+  const { swatch, recipes, chosen, onChoose, tubes, shelf, store, named } = props;
+  const { scale, wheel } = useSettings().settings;
+  const [trying, setTrying] = useState(false);
+  const recipe = recipes[chosen];
+  const parts = recipe.parts.flatMap(({ tube, parts: amount }) => {
+    const found = tubes.find(({ id }) => id === tube);
+    return found ? [{ tube: found, parts: amount }] : [];
+  });
+  const pigments = parts.flatMap(({ tube }) => tube.pigments);
+  const correctedBy = Math.max(0, ...parts.map(({ tube }) => tube.correctedBy));
+  const tries = shelf.tries.filter(({ name }) => name === swatch.name);
+  const keep = (part: Pick<ShelfTry, 'parts' | 'result' | 'note' | 'triedAt'>, said: string) => {
+    const id = newId();
+    const { change } = store.getState();
+    change((was) => addTry(was, { id, name: swatch.name, target: swatch.colour, ...part }));
+    offerUndo(said, () => change((was) => removeTry(was, id)));
+  };
+  return (
+    <div className="pb-3" data-testid="recipe">
+      <ol aria-label="Steps" className="mb-2">
+        {stepsOf(parts).map((step) => (
+          <li key={step.tube.id} className="flex gap-3 border-t py-1.5">
+            <span
+              aria-hidden
+              className="block h-9 w-9 shrink-0"
+              style={{ background: hexFromOklab(step.after) }}
+            />
+            <span className="min-w-0 text-[15px] leading-snug">
+              <span className="font-semibold">
+                {partWords(step.parts)} {tubes.find(({ id }) => id === step.tube.id)?.name}.
+              </span>{' '}
+              {stepSentence(step, scale, wheelOf(wheel))}
+            </span>
+          </li>
+        ))}
+      </ol>
+      <p className="mb-2 text-sm text-soft">
+        {recipe.steadiness > TOUCHY
+          ? 'Touchy: a tenth of one part more or less shows. '
+          : 'Steady: a tenth of one part hardly shows. '}
+        {correctedBy > 0 && `Corrected by ${correctedBy} of your mixtures. `}
+        ΔE {recipe.deltaE.toFixed(1)}.
+      </p>
+      {recipes.length > 1 && (
+        <ul aria-label="Other routes" className="mb-2 border-t">
+          {recipes.map(
+            (other, i) =>
+              i !== chosen && (
+                <li key={i} className="border-b">
+                  <button
+                    type="button"
+                    onClick={() => onChoose(i)}
+                    className="flex min-h-10 w-full items-center gap-3 py-1 text-left hover:bg-faint"
+                  >
+                    <span
+                      aria-hidden
+                      className="block h-8 w-8 shrink-0"
+                      style={{ background: hexFromOklab(other.colour) }}
+                    />
+                    <span className="min-w-0 text-sm leading-snug">
+                      {named(other)}
+                      <span className="block text-soft">
+                        {ROUTE_TITLES[other.route]}; {missWords(swatch.colour, other.colour, scale)}
+                      </span>
+                    </span>
+                  </button>
+                </li>
+              ),
+          )}
+        </ul>
+      )}
+      <div className="flex flex-wrap gap-2">
+        <Button aria-expanded={trying} onClick={() => setTrying(!trying)}>
+          Tried it
+        </Button>
+        <Button
+          onClick={() =>
+            keep(
+              {
+                parts: recipe.parts,
+                result: null,
+                note: '',
+                triedAt: new Date().toISOString(),
+              },
+              'Kept among the mixtures of the Bench.',
+            )
+          }
+        >
+          Keep the recipe
+        </Button>
+      </div>
+      {trying && (
+        <TriedForm
+          parts={recipe.parts}
+          nameOf={(id) => tubes.find((tube) => tube.id === id)?.name ?? ''}
+          start={recipe.colour}
+          note=""
+          onTried={(part) => {
+            keep(part, 'Kept; your tubes are corrected by it.');
+            setTrying(false);
+          }}
+        />
+      )}
+      {tries.length > 0 && (
+        <ul aria-label="Tried before" className="mt-2 border-t">
+          {tries.map((one) => (
+            <li key={one.id} className="flex items-center gap-3 border-b py-1">
+              <span
+                aria-hidden
+                className="block h-8 w-8 shrink-0"
+                style={{ background: hexFromOklab(one.result ?? one.target ?? swatch.colour) }}
+              />
+              <TryOutcome shelf={shelf} made={one} />
+            </li>
+          ))}
+        </ul>
+      )}
+      <CautionLines pigments={pigments} studio />
+    </div>
+  );
+}

@@ -1,0 +1,76 @@
+'use client';
+
+import { useState } from 'react';
+import { hexFromOklab } from '@/core/colour/hex';
+import type { RecipeAnswer } from '@/contracts/desk-query/mix-queries';
+import type { ShelfContent } from '@/contracts/shelf';
+import type { TraySwatch } from '@/contracts/study';
+import type { ShelfStore } from '@/materials/use-shelf';
+import { missWords, recipeWords } from '@/materials/words';
+import type { MixingTube } from '@/study/shelf';
+import { useSettings } from '@/ui/settings';
+import { RecipeDetails } from './recipe-details';
+
+interface Props {
+  swatch: TraySwatch;
+  /** Null while they are being mixed. */
+  recipes: readonly RecipeAnswer[] | null;
+  tubes: readonly MixingTube[];
+  shelf: ShelfContent;
+  store: ShelfStore;
+  isOpen: boolean;
+  onOpen: () => void;
+}
+
+/** A swatch beside its mixture; opened, how it is mixed and by which other routes. */
+export function SwatchRecipes({ swatch, recipes, tubes, shelf, store, isOpen, onOpen }: Props) {
+  const { scale } = useSettings().settings;
+  const [chosen, setChosen] = useState(0);
+  const nameOf = (id: string) => tubes.find((tube) => tube.id === id)?.name ?? '';
+  const named = (recipe: RecipeAnswer) =>
+    recipeWords(recipe.parts.map(({ tube, parts }) => ({ name: nameOf(tube), parts })));
+  const recipe = recipes?.[Math.min(chosen, recipes.length - 1)];
+  return (
+    <li className="border-b">
+      <button
+        type="button"
+        aria-expanded={isOpen}
+        onClick={onOpen}
+        className="flex min-h-14 w-full items-center gap-3 py-1.5 text-left hover:bg-faint"
+      >
+        <span aria-hidden className="flex shrink-0">
+          <span className="block h-11 w-11" style={{ background: hexFromOklab(swatch.colour) }} />
+          <span
+            className="block h-11 w-11"
+            style={{ background: recipe ? hexFromOklab(recipe.colour) : undefined }}
+          />
+        </span>
+        <span className="min-w-0">
+          <span className={`block truncate text-[15px] ${isOpen ? 'font-semibold' : ''}`}>
+            {swatch.name}
+          </span>
+          <span className="line-clamp-2 text-sm leading-snug">
+            {recipe ? named(recipe) : 'mixing …'}
+          </span>
+          {recipe && (
+            <span className="block text-sm leading-snug text-soft">
+              {missWords(swatch.colour, recipe.colour, scale)}
+            </span>
+          )}
+        </span>
+      </button>
+      {isOpen && recipe && recipes && (
+        <RecipeDetails
+          swatch={swatch}
+          recipes={recipes}
+          chosen={Math.min(chosen, recipes.length - 1)}
+          onChoose={setChosen}
+          tubes={tubes}
+          shelf={shelf}
+          store={store}
+          named={named}
+        />
+      )}
+    </li>
+  );
+}

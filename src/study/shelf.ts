@@ -1,0 +1,151 @@
+import type { Oklab } from '@/core/colour/oklab';
+import { learnedStrengths, missOfMixture, type MadeMixture } from '@/core/mixing/learn-strengths';
+import type { Optics } from '@/core/mixing/pigment';
+import { pigmentOf } from '@/core/mixing/pigments/pigments';
+import { tubeOf, type Tube } from '@/core/mixing/tube';
+import { TUBE_SETS } from '@/core/mixing/tube-sets';
+import { MAX_TUBES, type ShelfContent, type ShelfTry, type ShelfTube } from '@/contracts/shelf';
+import type { NewId } from './edits';
+
+/** A tube of a shelf that can be mixed. */
+export interface MixingTube extends Tube {
+  name: string;
+  /** Times the usual strength, as corrected. */
+  strength: number;
+  /** How many mixtures that were made have corrected its strength. */
+  correctedBy: number;
+}
+
+const pigmentsOf = ({ pigments }: Pick<ShelfTube, 'pigments'>) =>
+  pigments.flatMap((id) => pigmentOf(id) ?? []);
+
+/** A tube of a pigment as a shelf begins with it. */
+export function tubeOfPigment(id: string, newId: NewId): ShelfTube {
+  const name = pigmentOf(id)?.names[0] ?? id;
+  return {
+    id: newId(),
+    name: name.charAt(0).toUpperCase() + name.slice(1),
+    maker: '',
+    number: '',
+    pigments: [id],
+    strength: 1,
+    standing: 'palette',
+    pricePerMl: null,
+  };
+}
+
+/** With some tubes more. Throws a RangeError where there is no room for them. */
+export function addTubes(shelf: ShelfContent, tubes: readonly ShelfTube[]): ShelfContent {
+  if (shelf.tubes.length + tubes.length > MAX_TUBES)
+    throw new RangeError(`A shelf holds up to ${MAX_TUBES} tubes; nothing was added.`);
+  return { ...shelf, tubes: [...shelf.tubes, ...tubes] };
+}
+
+/** The tubes of a set that are not on the shelf yet. */
+export function addSetOfTubes(shelf: ShelfContent, setId: string, newId: NewId): ShelfContent {
+  const set = TUBE_SETS.find(({ id }) => id === setId);
+  if (!set) return shelf;
+  const has = (pigment: string) =>
+    shelf.tubes.some(
+      ({ pigments, standing }) => standing !== 'wish' && pigments.join() === pigment,
+    );
+  return addTubes(
+    shelf,
+    set.pigments.filter((id) => !has(id)).map((id) => tubeOfPigment(id, newId)),
+  );
+}
+
+export function editTube(
+  shelf: ShelfContent,
+  id: string,
+  part: Partial<Omit<ShelfTube, 'id'>>,
+): ShelfContent {
+  return {
+    ...shelf,
+    tubes: shelf.tubes.map((tube) => (tube.id === id ? { ...tube, ...part } : tube)),
+  };
+}
+
+export function removeTube(shelf: ShelfContent, id: string): ShelfContent {
+  return { ...shelf, tubes: shelf.tubes.filter((tube) => tube.id !== id) };
+}
+
+/** With a mixture that was made or is kept, the newest first. */
+export function addTry(shelf: ShelfContent, made: ShelfTry): ShelfContent {
+  return { ...shelf, tries: [made, ...shelf.tries] };
+}
+
+export function editTry(
+  shelf: ShelfContent,
+  id: string,
+  part: Partial<Omit<ShelfTry, 'id'>>,
+): ShelfContent {
+  return {
+    ...shelf,
+    tries: shelf.tries.map((one) => (one.id === id ? { ...one, ...part } : one)),
+  };
+}
+
+export function removeTry(shelf: ShelfContent, id: string): ShelfContent {
+  return { ...shelf, tries: shelf.tries.filter((one) => one.id !== id) };
+}
+
+const lastTubes = new WeakMap<ShelfContent, MixingTube[]>();
+
+/** Every tube of a shelf as it mixes: its own strength, corrected by all mixtures that were made. */
+export function mixingTubes(shelf: ShelfContent): MixingTube[] {
+  const known = lastTubes.get(shelf);
+  if (known) return known;
+  const plain = shelf.tubes.map((tube) => tubeOf(tube.id, pigmentsOf(tube), tube.strength));
+  const made = madeOn(shelf);
+  const strengths = learnedStrengths(
+    plain.map(({ optics }) => optics),
+    made,
+  );
+  const tubes = shelf.tubes.map((tube, i) => ({
+    ...tubeOf(tube.id, pigmentsOf(tube), tube.strength * strengths[i]),
+    name: tube.name,
+    strength: tube.strength * strengths[i],
+    correctedBy: made.filter(({ parts }) => parts.some((part) => part.tube === i)).length,
+  }));
+  lastTubes.set(shelf, tubes);
+  return tubes;
+}
+
+/** Mixtures whose result is known and all of whose tubes are here. */
+function madeOn(shelf: ShelfContent): MadeMixture[] {
+  const place = new Map(shelf.tubes.map(({ id }, i) => [id, i]));
+  return shelf.tries.flatMap(({ parts, result }) =>
+    result !== null && parts.every(({ tube }) => place.has(tube))
+      ? [
+          {
+            result,
+            parts: parts.map(({ tube, parts: amount }) => ({
+              tube: place.get(tube)!,
+              parts: amount,
+            })),
+          },
+        ]
+      : [],
+  );
+}
+
+/** How far what was foretold of a mixture was off before tries corrected the tubes, and is now; CIEDE2000. */
+export function missesOf(
+  shelf: ShelfContent,
+  parts: readonly { tube: string; parts: number }[],
+  result: Oklab,
+): { before: number; now: number } | null {
+  const place = new Map(shelf.tubes.map(({ id }, i) => [id, i]));
+  if (!parts.every(({ tube }) => place.has(tube))) return null;
+  const mixture = {
+    result,
+    parts: parts.map(({ tube, parts: amount }) => ({ tube: place.get(tube)!, parts: amount })),
+  };
+  const even = shelf.tubes.map(() => 1);
+  const by = (tubes: readonly Optics[]) => missOfMixture(tubes, mixture, even);
+  return {
+    before: by(shelf.tubes.map((tube) => tubeOf(tube.id, pigmentsOf(tube), tube.strength).optics)),
+    now: by(mixingTubes(shelf).map(({ optics }) => optics)),
+  };
+}

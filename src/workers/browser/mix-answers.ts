@@ -1,0 +1,41 @@
+import { pigmentOf } from '@/core/mixing/pigments/pigments';
+import { findRecipes, type Recipe } from '@/core/mixing/recipes';
+import { kindOf, tubeOf } from '@/core/mixing/tube';
+import type { RecipeAnswer } from '@/contracts/desk-query/mix-queries';
+import type { Answers } from './answer';
+
+/** Recipes for the tubes and limits that were last asked for: a palette of which one colour changes mixes one. */
+let kept: { key: string; made: Map<string, RecipeAnswer[]> } = { key: '', made: new Map() };
+
+/** What the step Mix is answered. */
+export const mixAnswers = {
+  recipes({ colours, ...limits }) {
+    const key = JSON.stringify(limits);
+    if (kept.key !== key) kept = { key, made: new Map() };
+    const { made } = kept;
+    const tubes = limits.tubes.map(({ id, pigments, strength }) =>
+      tubeOf(
+        id,
+        pigments.flatMap((name) => pigmentOf(name) ?? []),
+        strength,
+      ),
+    );
+    const usable = limits.black || tubes.some((tube) => kindOf(tube) !== 'black');
+    return colours.map((colour) => {
+      const name = JSON.stringify(colour);
+      const known = made.get(name);
+      if (known) return known;
+      const settings = { maxTubes: limits.maxTubes, black: limits.black || !usable };
+      const recipes = findRecipes(colour, tubes, settings).map(answerOf);
+      made.set(name, recipes);
+      return recipes;
+    });
+  },
+} satisfies Partial<Answers>;
+
+function answerOf({ parts, ...recipe }: Recipe): RecipeAnswer {
+  return {
+    ...recipe,
+    parts: parts.map(({ tube, parts: amount }) => ({ tube: tube.id, parts: amount })),
+  };
+}
