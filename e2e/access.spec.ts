@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test, appFor } from './app';
-import { deskIsSet, openStudy, toStep, toTab, tray } from './page-actions';
+import { choose, deskIsSet, openStudy, toStep, toTab, tray } from './page-actions';
 
 const app = appFor('demo', 'reads');
 
@@ -92,6 +92,21 @@ async function drawersHaveNoViolation(page: Page): Promise<void> {
   }
 }
 
+/** Each part of the Bench, with what opens in it. */
+async function onBench(page: Page, check: (where: string) => Promise<void>): Promise<void> {
+  await page.goto(`${app.url}/bench`);
+  await page.getByRole('button', { name: /^Ultramarine/ }).click();
+  await expect(page.getByRole('slider', { name: 'How many times as strong' })).toBeVisible();
+  await check('Bench, shelf');
+  await choose(page, 'Part of the bench', 'mixing room');
+  await page.getByLabel('Add a tube to the pile').selectOption({ label: 'Ultramarine' });
+  await expect(page.getByTestId('mixture')).toBeVisible();
+  await check('Bench, mixing room');
+  await choose(page, 'Part of the bench', 'kept mixtures');
+  await page.getByRole('button', { name: 'Tried it: wet slate' }).click();
+  await check('Bench, kept mixtures');
+}
+
 test('a surround that is chosen is the whole page’s', async ({ page }) => {
   await page.goto(app.url);
   for (const [surround, title] of Object.entries(SURROUND_TITLES)) {
@@ -113,7 +128,7 @@ test('no violation on the Wall and at the Desk, on any surround', async ({ page 
   await page.keyboard.press('Escape');
 
   await openStudy(page, app.url, 'Ticket hall at noon');
-  for (const step of ['Look', 'Values', 'Hidden', 'Palette'] as const) {
+  for (const step of ['Look', 'Values', 'Hidden', 'Palette', 'Mix'] as const) {
     await toStep(page, step);
     await expect(page.getByTestId('finding')).not.toContainText('…');
     await hasNoViolation(page, step);
@@ -170,11 +185,13 @@ test('no violation in the Drawers and where nothing is, on any surround', async 
   await isNeutral(page);
   await page.goto(`${app.url}/nowhere`);
   await hasNoViolation(page, 'not found');
+  await onBench(page, (where) => hasNoViolation(page, where));
+  await isNeutral(page);
 });
 
 test('the Desk stands at 1280 × 800 without scrolling, in every step', async ({ page }) => {
   await openStudy(page, app.url, 'Lower station, rain at dusk');
-  for (const step of ['Look', 'Values', 'Hidden', 'Palette'] as const) {
+  for (const step of ['Look', 'Values', 'Hidden', 'Palette', 'Mix'] as const) {
     await toStep(page, step);
     await expect(page.getByTestId('finding')).not.toContainText('…');
     const page_ = await page.evaluate(() => [
@@ -229,8 +246,9 @@ for (const size of SIZES)
     await tray(page).first().click();
     await expect(page.getByRole('slider', { name: 'Lighter or darker' })).toBeVisible();
     await check('a library');
+    await onBench(page, check);
     await openStudy(page, app.url, 'Lower station, rain at dusk');
-    for (const step of ['Look', 'Values', 'Colours', 'Hidden', 'Palette'] as const) {
+    for (const step of ['Look', 'Values', 'Colours', 'Hidden', 'Palette', 'Mix'] as const) {
       await toStep(page, step);
       await expect(page.getByTestId('finding').first()).not.toContainText('…');
       await check(step);

@@ -22,8 +22,8 @@ const STRONG = 6;
 const CHALKS = 0.25;
 
 /**
- * The order in which a recipe is mixed: from the tube that gives the body, then what is most of, strong stainers
- * last; what each makes of the pile, and what may go wrong.
+ * The order in which a recipe is mixed: from the tube that gives the body down to the specks; what each makes of
+ * the pile, and what may go wrong.
  */
 export function stepsOf(parts: readonly RecipePart[]): RecipeStep[] {
   const ordered = inOrder(parts);
@@ -36,10 +36,12 @@ export function stepsOf(parts: readonly RecipePart[]): RecipeStep[] {
   });
 }
 
+/** The most parts first; of equals the weaker, since a strong stainer takes over. */
 function inOrder(parts: readonly RecipePart[]): RecipePart[] {
-  const [body, ...rest] = parts.toSorted((one, other) => other.parts - one.parts);
-  const strength = ({ tube }: RecipePart) => weightOf(tube.optics);
-  return [body, ...rest.toSorted((one, other) => strength(one) - strength(other))];
+  return parts.toSorted(
+    (one, other) =>
+      other.parts - one.parts || weightOf(one.tube.optics) - weightOf(other.tube.optics),
+  );
 }
 
 const colourOf = (parts: readonly RecipePart[]): Oklab =>

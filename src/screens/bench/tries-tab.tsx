@@ -48,7 +48,12 @@ export function TriesTab({ shelf, store, look }: TabProps) {
           ? 'No mixture is kept yet: the mixing room and the step Mix keep them.'
           : `${capital(several(shelf.tries.length, 'mixture'))} kept, ${several(tried, 'of them tried', 'of them tried')}.`}
       </Finding>
-      <ul className="border-t border-ink">
+      {shelf.tries.length > 0 && (
+        <p className="text-xs text-soft">
+          The blocks, from the left: what it was for, what is foretold, the dab.
+        </p>
+      )}
+      <ul className="border-t border-ink" aria-label="Mixtures">
         {shelf.tries.map((one) => {
           const made = foretold(one);
           return (

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { hexFromOklab } from '@/core/colour/hex';
 import type { RecipeAnswer } from '@/contracts/desk-query/mix-queries';
 import type { ShelfContent } from '@/contracts/shelf';
@@ -26,12 +26,16 @@ interface Props {
 export function SwatchRecipes({ swatch, recipes, tubes, shelf, store, isOpen, onOpen }: Props) {
   const { scale } = useSettings().settings;
   const [chosen, setChosen] = useState(0);
+  const row = useRef<HTMLLIElement>(null);
+  useEffect(() => {
+    if (isOpen) row.current?.scrollIntoView({ block: 'nearest' });
+  }, [isOpen]);
   const nameOf = (id: string) => tubes.find((tube) => tube.id === id)?.name ?? '';
   const named = (recipe: RecipeAnswer) =>
     recipeWords(recipe.parts.map(({ tube, parts }) => ({ name: nameOf(tube), parts })));
   const recipe = recipes?.[Math.min(chosen, recipes.length - 1)];
   return (
-    <li className="border-b">
+    <li ref={row} className="border-b">
       <button
         type="button"
         aria-expanded={isOpen}

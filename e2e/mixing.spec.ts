@@ -1,0 +1,212 @@
+import type { Page } from '@playwright/test';
+import { appFor, expect, test } from './app';
+import {
+  choose,
+  deskIsSet,
+  dropPicture,
+  finding,
+  isReady,
+  isSaved,
+  reload,
+  setSlider,
+  toStep,
+} from './page-actions';
+
+const app = appFor('empty');
+
+async function openBench(page: Page): Promise<void> {
+  await page.goto(`${app.url}/bench`);
+  await isReady(page);
+}
+
+const tubes = (page: Page) => page.getByRole('list', { name: 'Tubes' }).getByRole('listitem');
+const tubeButton = (page: Page, name: RegExp) => tubes(page).getByRole('button', { name });
+
+async function addEarths(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Add the set Earths' }).click();
+  await expect(tubes(page)).toHaveCount(7);
+}
+
+test('a shelf from nothing to a recipe, a tried mixture and a corrected recipe', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  await openBench(page);
+  await expect(finding(page)).toHaveText('The shelf is empty.');
+  await addEarths(page);
+  await expect(finding(page)).toHaveText('Seven tubes on the palette.');
+
+  // Kept off the palette, undone, found by words, and kept over a reload.
+  await page.getByLabel('Where Bone black is').selectOption('off');
+  await expect(finding(page)).toHaveText('Six tubes on the palette and one kept off it.');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(finding(page)).toHaveText('Seven tubes on the palette.');
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await page.getByLabel('Find tubes').fill('pb29');
+  await expect(tubes(page)).toHaveCount(1);
+  await tubeButton(page, /^Ultramarine/).click();
+  await page.getByLabel('Maker', { exact: true }).fill('Tarn & Fell');
+  await isSaved(page);
+  await reload(page);
+  await expect(tubes(page)).toHaveCount(1);
+  await expect(page.getByLabel('Maker', { exact: true })).toHaveValue('Tarn & Fell');
+  await page.getByRole('textbox', { name: /^Name/ }).fill(' ');
+  await expect(page.getByText('A tube needs a name.')).toBeVisible();
+  await page.getByRole('textbox', { name: /^Name/ }).fill('Ultramarine');
+  await page.getByLabel('Find tubes').fill('');
+
+  // Mixed: the colour follows the parts at once.
+  await choose(page, 'Part of the bench', 'mixing room');
+  const add = page.getByLabel('Add a tube to the pile');
+  await add.selectOption({ label: 'Titanium white' });
+  await add.selectOption({ label: 'Ultramarine' });
+  const mixture = page.getByTestId('mixture');
+  const before = await mixture.getAttribute('data-colour');
+  await setSlider(page, 'Parts of Titanium white', 5);
+  await expect(mixture).not.toHaveAttribute('data-colour', before ?? '');
+  await expect(finding(page)).toContainText('blue');
+  await expect(page.getByText('6 Titanium white · 1 Ultramarine')).toBeVisible();
+  const thick = await mixture.getAttribute('data-colour');
+  await choose(page, 'How thick', 'thin');
+  await expect(mixture).not.toHaveAttribute('data-colour', thick ?? '');
+  await choose(page, 'How thick', 'thick');
+
+  // What may have made a colour is taken into the room.
+  await page.getByLabel(/^A colour: hex/).fill('nonsense');
+  await expect(page.getByText(/^Not a colour yet/)).toBeVisible();
+  await page.getByLabel(/^A colour: hex/).fill('#8a6f4d');
+  await page.getByRole('button', { name: 'Find', exact: true }).click();
+  const maybe = page.getByRole('list', { name: 'What may have made it' });
+  await expect(maybe.getByRole('listitem').first()).toBeVisible();
+
+  // Kept, tried, and the tube learns of it.
+  await page.getByRole('button', { name: 'Keep this mixture' }).click();
+  await choose(page, 'Part of the bench', 'kept mixtures');
+  await expect(finding(page)).toHaveText(/^One mixture kept/);
+  await expect(page.getByText('Not tried yet.')).toBeVisible();
+  await page.getByRole('button', { name: /^Tried it/ }).click();
+  const form = page.getByRole('form', { name: 'What was really mixed' });
+  await form.getByLabel('Parts of Ultramarine').fill('none');
+  await expect(form.getByRole('button', { name: 'Keep what came of it' })).toBeDisabled();
+  await form.getByLabel('Parts of Ultramarine').fill('1');
+  await form.getByLabel(/^What the dab looks like/).fill('#2f62b4');
+  await form.getByLabel('In words').fill('far stronger than it said');
+  await form.getByRole('button', { name: 'Keep what came of it' }).click();
+  await expect(page.getByTestId('outcome')).toContainText('before your mixtures corrected');
+  const [now, was] = ((await page.getByTestId('outcome').textContent()) ?? '')
+    .match(/(\d+\.\d)/g)!
+    .slice(-2)
+    .map(Number);
+  expect(now).toBeLessThan(was);
+  await isSaved(page);
+
+  // A picture's palette is mixed from what is on the palette now, with what was learned.
+  await page.goto(app.url);
+  await dropPicture(page, 'ticket-hall.webp');
+  await deskIsSet(page);
+  await toStep(page, 'Mix');
+  await expect(finding(page)).toContainText('within reach of six tubes');
+  const recipes = page.getByRole('list', { name: 'Recipes' });
+  await recipes
+    .getByRole('button', { name: /Ultramarine/ })
+    .first()
+    .click();
+  const recipe = page.getByTestId('recipe');
+  await expect(recipe.getByRole('list', { name: 'Steps' })).toContainText('The body of the pile.');
+  await expect(recipe).toContainText('Corrected by 1 of your mixtures');
+  await expect(recipe.getByTestId('cautions')).toContainText('Oily rags');
+  await recipe.getByRole('button', { name: 'Tried it' }).click();
+  await page.getByLabel(/^What the dab looks like/).fill('#6d7683');
+  await page.getByRole('button', { name: 'Keep what came of it' }).click();
+  await expect(recipe.getByRole('list', { name: 'Tried before' })).toContainText('Foretold within');
+  await expect(recipe).toContainText('Corrected by 2 of your mixtures');
+
+  // Without the blue no recipe has it.
+  await page.getByText('Only with').click();
+  await page.getByRole('checkbox', { name: 'Ultramarine' }).uncheck();
+  await expect(finding(page)).toContainText('of five tubes');
+  await expect(recipes.getByText(/\d Ultramarine/)).toHaveCount(0);
+});
+
+test('every pigment that asks for care says so where it is mixed', async ({ page }) => {
+  await openBench(page);
+  await addEarths(page);
+  for (const [pigment, words] of [
+    ['PR108', 'Cadmium:'],
+    ['PB28', 'Cobalt:'],
+    ['PY150', 'Nickel:'],
+    ['PG18', 'Chromium:'],
+    ['PBr7-raw-umber', 'Manganese:'],
+    ['PW1', 'Lead:'],
+  ]) {
+    await page.getByLabel('Pigment of the new tube').selectOption(pigment);
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await expect(page.getByTestId('cautions')).toContainText(words);
+  }
+  await tubeButton(page, /^Ultramarine/).click();
+  await expect(page.getByTestId('cautions')).toHaveCount(0);
+});
+
+test('two windows on one shelf lose nothing of either', async ({ page, context }) => {
+  const other = await context.newPage();
+  await openBench(page);
+  await addEarths(page);
+  await isSaved(page);
+  await other.goto(`${app.url}/bench`);
+  await isReady(other);
+  await expect(tubes(other)).toHaveCount(7);
+  await Promise.all([
+    page.getByLabel('Where Bone black is').selectOption('off'),
+    other.getByLabel('Where Red oxide is').selectOption('wish'),
+  ]);
+  for (const one of [page, other]) {
+    await isSaved(one);
+    await expect(finding(one)).toHaveText(
+      'Five tubes on the palette, one kept off it and one wished for.',
+    );
+  }
+  // Taken off in one window, and back again.
+  await tubeButton(other, /^Red oxide/).click();
+  await other.getByRole('button', { name: 'Take off the shelf' }).click();
+  await expect(tubes(page)).toHaveCount(6);
+  await other.getByText('was taken off the shelf').waitFor();
+  await other.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(tubes(page)).toHaveCount(7);
+});
+
+test('what is done while the server is gone is saved when it is back', async ({ page }) => {
+  await openBench(page);
+  await addEarths(page);
+  await isSaved(page);
+  await app.stop('SIGKILL');
+  await page.getByLabel('Where Raw umber is').selectOption('off');
+  await expect(page.getByTestId('save-state')).toHaveText('waiting for the server');
+  await app.start();
+  await isSaved(page);
+  await page.reload();
+  await expect(finding(page)).toHaveText('Six tubes on the palette and one kept off it.');
+});
+
+test('with a finger on a phone: tubes are put off and mixed', async ({ browser }) => {
+  const context = await browser.newContext({
+    hasTouch: true,
+    viewport: { width: 390, height: 844 },
+  });
+  const page = await context.newPage();
+  await page.goto(`${app.url}/bench`);
+  await isReady(page);
+  await page.getByRole('button', { name: 'Add the set Three primaries and white' }).tap();
+  await expect(tubes(page)).toHaveCount(4);
+  await tubeButton(page, /^Quinacridone magenta/).tap();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Quinacridone magenta');
+  await page.getByRole('radio', { name: 'mixing room' }).tap();
+  for (const label of ['Titanium white', 'Quinacridone magenta'])
+    await page.getByLabel('Add a tube to the pile').selectOption({ label });
+  const slider = page.getByRole('slider', { name: 'Parts of Titanium white' });
+  const before = await slider.getAttribute('aria-valuetext');
+  const track = (await slider.locator('xpath=../..').boundingBox())!;
+  await page.touchscreen.tap(track.x + track.width * 0.9, track.y + track.height / 2);
+  await expect(slider).not.toHaveAttribute('aria-valuetext', before ?? '');
+  await expect(finding(page)).toContainText('red-violet');
+  await context.close();
+});
