@@ -5,6 +5,7 @@ import { labFromOklab, type Lab } from '../src/core/colour/cielab';
 import { hexFromOklab, oklabFromHex } from '../src/core/colour/hex';
 import type { Oklab } from '../src/core/colour/oklab';
 import { mixColour, mixLab } from '../src/core/mixing/mix-lab';
+import { morningPlan } from '../src/core/mixing/morning-plan';
 import { findRecipes } from '../src/core/mixing/recipes';
 import { tubesOf, TWELVE } from '../src/core/mixing/testing/mixtures';
 import type { Tube } from '../src/core/mixing/tube';
@@ -13,6 +14,8 @@ import { randomFrom } from '../src/core/seeded';
 import { pigmentPage } from './pigment-page';
 
 const MIXTURES = 500;
+const PLANS = 20;
+const CANVAS = { width: 400, height: 300, film: 0.2, spare: 0.25, nozzle: 8 };
 const BRUTE_FORCE = ['#6f7f86', '#a8744a', '#55603f'];
 
 /** Draws every pigment as a page, mixes colours that are known again, and holds the search against all parts. */
@@ -26,7 +29,25 @@ export function benchMixing(): void {
   const random = randomFrom(1);
   console.log(foundAgain('whole parts of two and three tubes', tubes, () => whole(random, tubes)));
   console.log(foundAgain('tints in white by the speck', tubes, () => tint(random, tubes)));
+  console.log(mixingsSaved(random, tubes));
   for (const hex of BRUTE_FORCE) console.log(againstAllParts(hex, tubes));
+}
+
+/** How many mixings the morning's plan saves beside making each pile from tubes. */
+function mixingsSaved(random: () => number, tubes: readonly Tube[]): string {
+  let planned = 0;
+  let fromTubes = 0;
+  for (let n = 0; n < PLANS; n++) {
+    const colours = Array.from({ length: 8 }, (_, i) => {
+      const colour = colourOf(whole(random, tubes));
+      const { parts } = findRecipes(colour, tubes, { count: 1 })[0];
+      return { id: String(i), colour, share: 0.05 + random(), parts };
+    });
+    const plan = morningPlan(colours, CANVAS);
+    planned += plan.mixings;
+    fromTubes += plan.mixingsFromTubes;
+  }
+  return `  the morning's plan, ${PLANS} palettes of eight: ${planned} mixings for ${fromTubes} from tubes alone`;
 }
 
 type Mixture = [tube: Tube, parts: number][];

@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { readFile } from 'node:fs/promises';
 import { appFor, expect, test } from './app';
 import {
   choose,
@@ -10,6 +11,7 @@ import {
   reload,
   setSlider,
   toStep,
+  toTab,
 } from './page-actions';
 
 const app = appFor('empty');
@@ -126,6 +128,43 @@ test('a shelf from nothing to a recipe, a tried mixture and a corrected recipe',
   await page.getByRole('checkbox', { name: 'Ultramarine' }).uncheck();
   await expect(finding(page)).toContainText('of five tubes');
   await expect(recipes.getByText(/\d Ultramarine/)).toHaveCount(0);
+});
+
+test('the morning’s plan follows the canvas, is ticked and printed, and the tubes say what they buy', async ({
+  page,
+}) => {
+  await openBench(page);
+  await addEarths(page);
+  await isSaved(page);
+  await page.goto(app.url);
+  await dropPicture(page, 'ticket-hall.webp');
+  await deskIsSet(page);
+  await toStep(page, 'Mix');
+  await expect(finding(page)).toContainText('within reach');
+  await toTab(page, 'the morning’s plan');
+  await expect(finding(page)).toContainText(/^30 ml of paint from .* tubes/);
+  await page.getByText('Canvas', { exact: true }).click();
+  await page.getByLabel('Width, cm').fill('8 m');
+  await expect(page.getByText('5 to 400')).toBeVisible();
+  await page.getByLabel('Width, cm').fill('80');
+  await expect(finding(page)).toContainText(/^60 ml/);
+  await choose(page, 'How thick the paint lies', 'Painted thin');
+  await expect(finding(page)).toContainText(/^30 ml/);
+  const piles = page.getByRole('list', { name: 'Piles' }).getByRole('checkbox');
+  await piles.first().check();
+  await expect(piles.first()).toBeChecked();
+  const [sheet] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save PDF' }).click(),
+  ]);
+  expect(sheet.suggestedFilename()).toMatch(/morning’s plan\.pdf$/);
+  expect((await readFile(await sheet.path())).subarray(0, 5).toString()).toBe('%PDF-');
+  await toTab(page, 'which tubes');
+  await expect(finding(page)).toContainText(/tubes carry this palette: .*white/);
+  await expect(page.getByTestId('lacking')).not.toBeEmpty();
+  await reload(page);
+  await deskIsSet(page);
+  await expect(finding(page)).toContainText('carry this palette');
 });
 
 test('every pigment that asks for care says so where it is mixed', async ({ page }) => {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { MAX_RECIPE_TUBES } from '@/core/mixing/recipes';
+import { MAX_CHOSEN_FROM } from '@/core/mixing/which-tubes';
 import { ROUTES } from '@/core/mixing/route';
 import { oklabSchema } from '../colour';
 import { MAX_TUBES } from '../shelf';
@@ -11,17 +12,39 @@ const workerTubeSchema = z.object({
   strength: z.number().positive(),
 });
 
+const workerTubes = z.array(workerTubeSchema).min(1).max(MAX_TUBES);
+
 /** What the step Mix asks. */
 export const mixQueries = [
   z.object({
     kind: z.literal('recipes'),
     colours: z.array(oklabSchema),
-    tubes: z.array(workerTubeSchema).min(1).max(MAX_TUBES),
+    tubes: workerTubes,
     maxTubes: z.number().int().min(1).max(MAX_RECIPE_TUBES),
     /** Whether black is used in what is not nearly black itself. */
     black: z.boolean(),
   }),
+  /** For each number of tubes those that reach some colours best. */
+  z.object({
+    kind: z.literal('whichTubes'),
+    wanted: z.array(z.object({ colour: oklabSchema, share: z.number().positive() })).min(1),
+    tubes: workerTubes.max(MAX_CHOSEN_FROM),
+    most: z.number().int().min(1).max(12),
+  }),
+  /** The pigment that would bring a colour nearest. */
+  z.object({ kind: z.literal('missingTube'), colour: oklabSchema, tubes: workerTubes }),
 ] as const;
+
+export interface TubeChoiceAnswer {
+  tubes: string[];
+  miss: number;
+}
+
+/** As `MissingTube`, the pigment by its name. */
+export interface MissingTubeAnswer {
+  own: number;
+  more: { pigment: string; miss: number } | null;
+}
 
 /** A recipe without the physics of its tubes. */
 export interface RecipeAnswer {

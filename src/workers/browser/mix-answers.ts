@@ -1,6 +1,9 @@
 import { pigmentOf } from '@/core/mixing/pigments/pigments';
 import { findRecipes, type Recipe } from '@/core/mixing/recipes';
-import { kindOf, tubeOf } from '@/core/mixing/tube';
+import { missingTube } from '@/core/mixing/missing-tube';
+import { kindOf, tubeOf, type Tube } from '@/core/mixing/tube';
+import { whichTubes } from '@/core/mixing/which-tubes';
+import type { QueryOf } from '@/contracts/desk-query/desk-query';
 import type { RecipeAnswer } from '@/contracts/desk-query/mix-queries';
 import type { Answers } from './answer';
 
@@ -13,13 +16,7 @@ export const mixAnswers = {
     const key = JSON.stringify(limits);
     if (kept.key !== key) kept = { key, made: new Map() };
     const { made } = kept;
-    const tubes = limits.tubes.map(({ id, pigments, strength }) =>
-      tubeOf(
-        id,
-        pigments.flatMap((name) => pigmentOf(name) ?? []),
-        strength,
-      ),
-    );
+    const tubes = tubesFrom(limits.tubes);
     const usable = limits.black || tubes.some((tube) => kindOf(tube) !== 'black');
     return colours.map((colour) => {
       const name = JSON.stringify(colour);
@@ -31,7 +28,28 @@ export const mixAnswers = {
       return recipes;
     });
   },
+
+  whichTubes: ({ wanted, tubes, most }) =>
+    whichTubes(wanted, tubesFrom(tubes), most).map(({ tubes: chosen, miss }) => ({
+      tubes: chosen.map(({ id }) => id),
+      miss,
+    })),
+
+  missingTube({ colour, tubes }) {
+    const { own, more } = missingTube(colour, tubesFrom(tubes));
+    return { own, more: more && { pigment: more.pigment.id, miss: more.miss } };
+  },
 } satisfies Partial<Answers>;
+
+function tubesFrom(tubes: QueryOf<'recipes'>['tubes']): Tube[] {
+  return tubes.map(({ id, pigments, strength }) =>
+    tubeOf(
+      id,
+      pigments.flatMap((name) => pigmentOf(name) ?? []),
+      strength,
+    ),
+  );
+}
 
 function answerOf({ parts, ...recipe }: Recipe): RecipeAnswer {
   return {

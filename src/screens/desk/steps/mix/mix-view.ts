@@ -1,10 +1,21 @@
-import { addressCodec, flag, oneOf, transient } from '@/ui/address';
+import { addressCodec, bounded, flag, oneOf, transient } from '@/ui/address';
 import type { StepView } from '../../view';
 
 /** How many tubes a recipe may take. */
 export const TUBE_LIMITS = ['2', '3', '4'] as const;
 
+/** What is done with the palette's recipes. */
+export const MIX_TABS = ['recipes', 'morning', 'tubes'] as const;
+export type MixTab = (typeof MIX_TABS)[number];
+export const FILMS = ['thin', 'usual', 'thick'] as const;
+
 interface MixView {
+  tab: MixTab;
+  /** The canvas in centimetres, how thick the paint lies on it, and the nozzle of the tubes in millimetres. */
+  width: number;
+  height: number;
+  film: (typeof FILMS)[number];
+  nozzle: number;
   most: (typeof TUBE_LIMITS)[number];
   black: boolean;
   /** Leaves out what has cadmium. */
@@ -16,6 +27,11 @@ interface MixView {
 export const mixView: StepView<MixView> = {
   step: 'mix',
   codec: addressCodec<MixView>({
+    tab: oneOf('tab', MIX_TABS, 'recipes'),
+    width: bounded('canvasw', [5, 400], 40),
+    height: bounded('canvash', [5, 400], 30),
+    film: oneOf('film', FILMS, 'usual'),
+    nozzle: bounded('nozzle', [2, 30], 8),
     most: oneOf('tubes', TUBE_LIMITS, '4'),
     black: flag('black'),
     cadmiumFree: flag('nocadmium'),
