@@ -56,18 +56,24 @@ const SHOTS: Shot[] = [
     },
   },
   {
-    name: 'desk-light',
-    take: (page) => openStudy(page, 'Ticket hall at noon', 'step=values&tab=light&wipe=0.4'),
-  },
-  {
     name: 'desk-depth',
     take: (page) => openStudy(page, 'Summit in snow glare', 'step=values&tab=depth'),
   },
   {
-    name: 'desk-form',
+    name: 'desk-mix',
     take: async (page) => {
-      await openStudy(page, 'Lower station, rain at dusk', 'step=values&tab=form');
-      await page.getByRole('button', { name: /^Peach on the right has its likeness/ }).hover();
+      await openStudy(page, 'Lower station, rain at dusk', 'step=mix');
+      await page.getByRole('button', { name: /^middle brown/ }).click();
+      await page.getByTestId('recipe').waitFor();
+      await page.mouse.move(5, 5);
+    },
+  },
+  {
+    name: 'bench',
+    take: async (page) => {
+      await page.goto(`${url}/bench?order=by+hue`);
+      await page.getByRole('button', { name: /^Ultramarine/ }).click();
+      await page.evaluate(() => window.scrollTo(0, 0));
     },
   },
   {

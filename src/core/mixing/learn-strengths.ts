@@ -1,6 +1,7 @@
 import { ciede2000 } from '../colour/ciede2000';
 import { labFromOklab, type Lab } from '../colour/cielab';
 import type { Oklab } from '../colour/oklab';
+import { solved } from './linear-system';
 import { mixLab } from './mix-lab';
 import type { Optics } from './pigment';
 
@@ -88,20 +89,3 @@ function offBy(
 
 const dot = (one: Float64Array, other: Float64Array): number =>
   one.reduce((sum, at, i) => sum + at * other[i], 0);
-
-/** Solves a positive-definite system; each row ends with its right side. */
-function solved(rows: number[][]): number[] {
-  const n = rows.length;
-  for (let i = 0; i < n; i++)
-    for (let j = i + 1; j < n; j++) {
-      const factor = rows[j][i] / rows[i][i];
-      for (let k = i; k <= n; k++) rows[j][k] -= factor * rows[i][k];
-    }
-  const out = new Array<number>(n).fill(0);
-  for (let i = n - 1; i >= 0; i--) {
-    let sum = rows[i][n];
-    for (let j = i + 1; j < n; j++) sum -= rows[i][j] * out[j];
-    out[i] = sum / rows[i][i];
-  }
-  return out;
-}

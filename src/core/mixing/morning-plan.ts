@@ -41,6 +41,8 @@ export interface Pile {
   id: string;
   /** What the picture takes of it, without what other piles are made from. */
   millilitres: number;
+  /** What is mixed besides, for piles that are begun from it. */
+  forOthers: number;
   /** The pile that it is begun from, and how much of that is taken. */
   from: { id: string; millilitres: number } | null;
   /** Tubes that are added, in millilitres. */
@@ -107,6 +109,7 @@ export function morningPlan(colours: readonly Planned[], canvas: Canvas): Mornin
     piles: decided.map((pile) => ({
       id: pile.planned.id,
       millilitres: own.get(pile) ?? 0,
+      forOthers: pile.volume - (own.get(pile) ?? 0),
       from: pile.from && {
         id: pile.from.planned.id,
         millilitres: pile.volume * pile.fromWeight,

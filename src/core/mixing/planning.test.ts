@@ -50,6 +50,19 @@ describe('the morning’s plan', () => {
     );
   });
 
+  it('a pile holds what the picture and the piles that are begun from it take', () => {
+    const { piles } = morningPlan(planned, CANVAS);
+    for (const { id, millilitres, forOthers, from, added } of piles) {
+      const parts = added.reduce((sum, one) => sum + one.millilitres, from?.millilitres ?? 0);
+      expect(parts).toBeCloseTo(millilitres + forOthers, 9);
+      const taken = piles.reduce(
+        (sum, pile) => sum + (pile.from?.id === id ? pile.from.millilitres : 0),
+        0,
+      );
+      expect(forOthers).toBeCloseTo(taken, 9);
+    }
+  });
+
   it('a strip from the nozzle holds what is squeezed', () => {
     for (const { millilitres, strip } of morningPlan(planned, CANVAS).squeezes)
       expect((strip * Math.PI * 16) / 1000).toBeCloseTo(millilitres, 9);

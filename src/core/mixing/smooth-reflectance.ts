@@ -1,5 +1,6 @@
 import { linearFromOklab, type Oklab } from '../colour/oklab';
 import { RGB_WEIGHTS } from './observer';
+import { solved } from './linear-system';
 import { BAND_COUNT, type Spectrum } from './spectrum';
 
 /** Light that no curve within 0–1 gives; what is darker or lighter is brought here. */
@@ -22,7 +23,7 @@ export function smoothReflectance(colour: Oklab): Spectrum {
   for (let step = 0; step < MAX_STEPS; step++) {
     const { rows, error } = newtonRows(z, multipliers, target);
     if (error < ENOUGH) break;
-    const move = eliminate(rows);
+    const move = solved(rows);
     // Far from the answer a whole step can leave the range in which tanh has a slope.
     const scale = Math.min(1, 2 / Math.max(...move.slice(0, BAND_COUNT).map(Math.abs), 1e-9));
     for (let band = 0; band < BAND_COUNT; band++) z[band] += scale * move[band];
@@ -71,25 +72,4 @@ function newtonRows(z: Float64Array, multipliers: readonly number[], target: rea
     error = Math.max(error, Math.abs(target[c] - light[c]));
   }
   return { rows, error };
-}
-
-/** Solves a system by elimination with the largest pivot of each column. */
-function eliminate(rows: Float64Array[]): number[] {
-  const n = rows.length;
-  for (let i = 0; i < n; i++) {
-    let pivot = i;
-    for (let j = i + 1; j < n; j++) if (Math.abs(rows[j][i]) > Math.abs(rows[pivot][i])) pivot = j;
-    [rows[i], rows[pivot]] = [rows[pivot], rows[i]];
-    for (let j = i + 1; j < n; j++) {
-      const factor = rows[j][i] / rows[i][i];
-      if (factor !== 0) for (let k = i; k <= n; k++) rows[j][k] -= factor * rows[i][k];
-    }
-  }
-  const out = new Array<number>(n).fill(0);
-  for (let i = n - 1; i >= 0; i--) {
-    let sum = rows[i][n];
-    for (let j = i + 1; j < n; j++) sum -= rows[i][j] * out[j];
-    out[i] = sum / rows[i][i];
-  }
-  return out;
 }

@@ -1,5 +1,5 @@
 import { CAUTION_LINES, CAUTION_SOURCE, cautionsOf, STUDIO_CAUTIONS } from '../mixing/cautions';
-import type { MorningPlan } from '../mixing/morning-plan';
+import type { MorningPlan, Pile } from '../mixing/morning-plan';
 import type { Tube } from '../mixing/tube';
 import type { Drawing, Mark } from './drawing';
 
@@ -47,7 +47,7 @@ export function morningDrawing(plan: MorningPlan, names: MorningNames): Drawing 
     for (let line = 0; line < lines; line++) {
       const length = Math.min(MAX_STRIP, strip - line * MAX_STRIP);
       const at = y + 2 + line * LINE;
-      marks.push(rect(MARGIN + 70, at - 1.2, length, 2.4, hex));
+      marks.push(rect(MARGIN + 70, at - 1.2, length, 2.4, hex, GREY));
     }
     y += ROW + (lines - 1) * LINE;
   }
@@ -66,7 +66,7 @@ export function morningDrawing(plan: MorningPlan, names: MorningNames): Drawing 
     marks.push(
       box(MARGIN, y + 1),
       rect(MARGIN + 6, y, CHIP * 2, CHIP, hex),
-      text(MARGIN + 22, y + 2.4, `${i + 1}. ${name}, ${ml(pile.millilitres)}`, 3.6),
+      text(MARGIN + 22, y + 2.4, `${i + 1}. ${name}, ${pileAmount(pile)}`, 3.6),
       text(MARGIN + 22, y + 6.4, [...from, ...added].join(' + '), 3.2, GREY),
     );
     y += ROW + 2;
@@ -104,15 +104,22 @@ function text(
   return { kind: 'text', x, y, words, size, fill, anchor };
 }
 
-const rect = (x: number, y: number, width: number, height: number, fill: string): Mark => ({
+const rect = (
+  x: number,
+  y: number,
+  width: number,
+  height: number,
+  fill: string,
+  stroke: string | null = null,
+): Mark => ({
   kind: 'rect',
   x,
   y,
   width,
   height,
   fill,
-  stroke: null,
-  strokeWidth: 0,
+  stroke,
+  strokeWidth: 0.1,
 });
 
 const box = (x: number, y: number): Mark => ({
@@ -125,6 +132,11 @@ const box = (x: number, y: number): Mark => ({
   stroke: BLACK,
   strokeWidth: 0.25,
 });
+
+/** How much of a pile is mixed: for the picture, and for what is made from it. */
+export function pileAmount({ millilitres, forOthers }: Pile): string {
+  return forOthers > 0.05 ? `${ml(millilitres)} and ${ml(forOthers)} for others` : ml(millilitres);
+}
 
 /** Millilitres as they can be measured: to a tenth under ten. */
 export function ml(millilitres: number): string {

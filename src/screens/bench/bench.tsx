@@ -6,8 +6,8 @@ import type { Shelf } from '@/contracts/shelf';
 import { useShelf } from '@/materials/use-shelf';
 import { addressOf } from '@/ui/address';
 import { Choice } from '@/ui/choice';
+import { SavedAndUndo } from '@/ui/saved-and-undo';
 import { TopLine } from '@/ui/shell';
-import { UndoRedo } from '@/ui/undo-redo';
 import { useAddress } from '@/ui/use-address';
 import { benchCodec, BENCH_TABS, type BenchTab, type BenchView } from './bench-view';
 import { MixingRoom } from './mixing-room';
@@ -32,15 +32,7 @@ export function Bench({ opened, view: first }: { opened: Shelf; view: BenchView 
   return (
     <div className="min-h-screen bg-panel">
       <TopLine>
-        <span role="status" className="ml-auto text-sm text-soft" data-testid="save-state">
-          {saveState}
-        </span>
-        <UndoRedo
-          canUndo={history.past.length > 0}
-          canRedo={history.future.length > 0}
-          undo={undo}
-          redo={redo}
-        />
+        <SavedAndUndo {...{ history, saveState, undo, redo }} />
       </TopLine>
       <main>
         <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 border-b px-4 py-2 sm:px-6">

@@ -9,9 +9,9 @@ import { Button } from '@/ui/button';
 import { FootBar } from '@/ui/foot-bar';
 import { Finding, Section } from '@/ui/panel-parts';
 import { Select } from '@/ui/select';
+import { SavedAndUndo } from '@/ui/saved-and-undo';
 import { TopLine } from '@/ui/shell';
 import { useMedia } from '@/ui/use-media';
-import { UndoRedo } from '@/ui/undo-redo';
 import { capital, several } from '@/ui/words';
 import { ExportDialog } from '../transfer/export-dialog';
 import { AddTab } from './add-tab';
@@ -66,15 +66,7 @@ export function LibraryPage({ library, opened }: Props) {
     <PaletteHostContext.Provider value={host}>
       <div className="min-h-screen bg-panel">
         <TopLine>
-          <span role="status" className="ml-auto text-sm text-soft" data-testid="save-state">
-            {saveState}
-          </span>
-          <UndoRedo
-            canUndo={history.past.length > 0}
-            canRedo={history.future.length > 0}
-            undo={undo}
-            redo={redo}
-          />
+          <SavedAndUndo {...{ history, saveState, undo, redo }} />
         </TopLine>
         <main className={chosen.length > 0 ? 'pb-16' : ''}>
           <LibraryHead

@@ -6,7 +6,7 @@ import { mixView } from './mix-view';
 export const mixStep: DeskStep = {
   id: mixView.step,
   title: 'Mix',
-  letter: 'm',
+  letter: 't',
   Panel: MixPanel,
   view: mixView,
 };

@@ -5,7 +5,7 @@ import { hexFromOklab } from '@/core/colour/hex';
 import { morningPlan } from '@/core/mixing/morning-plan';
 import { paintColour } from '@/core/mixing/paint';
 import type { Tube } from '@/core/mixing/tube';
-import { ml, morningDrawing } from '@/core/plan/morning-drawing';
+import { ml, morningDrawing, pileAmount } from '@/core/plan/morning-drawing';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import { CautionLines } from '@/materials/caution-lines';
 import { callForFile } from '@/ui/api';
@@ -122,7 +122,7 @@ export function MorningTab({ mix: { swatches, recipes, tubes } }: MixTabProps) {
               <TickRow
                 key={pile.id}
                 hex={hex}
-                title={`${name}, ${ml(pile.millilitres)}`}
+                title={`${name}, ${pileAmount(pile)}`}
                 detail={[...from, ...added].join(' + ')}
                 ticked={ticked.has(pile.id)}
                 onTick={() => tick(pile.id)}
