@@ -102,6 +102,9 @@ async function onBench(page: Page, check: (where: string) => Promise<void>): Pro
   await page.getByLabel('Add a tube to the pile').selectOption({ label: 'Ultramarine' });
   await expect(page.getByTestId('mixture')).toBeVisible();
   await check('Bench, mixing room');
+  await choose(page, 'Part of the bench', 'strings');
+  await expect(page.getByRole('table')).toBeVisible();
+  await check('Bench, strings');
   await choose(page, 'Part of the bench', 'kept mixtures');
   await page.getByRole('button', { name: 'Tried it: wet slate' }).click();
   await check('Bench, kept mixtures');
@@ -133,6 +136,11 @@ test('no violation on the Wall and at the Desk, on any surround', async ({ page 
     await expect(page.getByTestId('finding')).not.toContainText('…');
     await hasNoViolation(page, step);
     await isNeutral(page);
+  }
+  for (const tab of ['the morning’s plan', 'which tubes']) {
+    await toTab(page, tab);
+    await expect(page.getByTestId('finding')).not.toContainText('…');
+    await hasNoViolation(page, `Mix, ${tab}`);
   }
   await toStep(page, 'Values');
   for (const tab of ['light', 'separation', 'form', 'focus', 'greys']) {

@@ -167,6 +167,74 @@ test('the morning’s plan follows the canvas, is ticked and printed, and the tu
   await expect(finding(page)).toContainText('carry this palette');
 });
 
+test('the shelf goes to a table and back, and what it was is a click away', async ({ page }) => {
+  await openBench(page);
+  await addEarths(page);
+  await isSaved(page);
+  await page.getByText('As a table').click();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export CSV' }).click(),
+  ]);
+  const table = (await readFile(await file.path())).toString();
+  expect(table).toContain('Ultramarine blue,,,PB29,1,on the palette,');
+  const give = (text: string) =>
+    page
+      .getByLabel('Import CSV')
+      .setInputFiles({ name: 'tubes.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await give('Dear painter');
+  await expect(page.getByText(/No table of tubes/)).toBeVisible();
+  await expect(tubes(page)).toHaveCount(7);
+  await give('name,pigments,where\nLake,PR83,kept off it\nOdd,PX1,\n');
+  await expect(tubes(page)).toHaveCount(8);
+  await expect(page.getByText('Line 3 was left out: no pigment is known as “PX1”.')).toBeVisible();
+  await expect(finding(page)).toHaveText('Seven tubes on the palette and one kept off it.');
+  await isSaved(page);
+  await page.getByRole('button', { name: 'History' }).click();
+  const history = page.getByRole('dialog');
+  await expect(history).toContainText('Begun, empty.');
+  await history.getByRole('button', { name: 'Look at it' }).click();
+  await history.getByRole('button', { name: /back to this|restore|go back/i }).click();
+  await expect(finding(page)).toHaveText('The shelf is empty.');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(tubes(page)).toHaveCount(8);
+});
+
+test('a string is even in value, goes by way of a third, and is printed; greens are listed', async ({
+  page,
+}) => {
+  await openBench(page);
+  await page.getByRole('button', { name: 'Add the set A warm and a cool of each' }).click();
+  await expect(tubes(page)).toHaveCount(8);
+  await choose(page, 'Part of the bench', 'strings');
+  await page.getByLabel('From').selectOption({ label: 'Ultramarine blue' });
+  await page.getByLabel('To', { exact: true }).selectOption({ label: 'Titanium white' });
+  await expect(finding(page)).toHaveText(
+    'Ultramarine blue to Titanium white, in 7 steps even in value.',
+  );
+  const steps = page.getByRole('list', { name: 'Steps of the string' }).getByRole('listitem');
+  await expect(steps).toHaveCount(7);
+  const values = (
+    (await page.getByRole('img', { name: /^Ultramarine blue to/ }).getAttribute('aria-label')) ?? ''
+  )
+    .match(/\d+\.\d/g)!
+    .map(Number);
+  const each = (values[6] - values[0]) / 6;
+  values
+    .slice(1)
+    .forEach((value, i) => expect(Math.abs(value - values[i] - each)).toBeLessThan(0.2));
+  await page.getByLabel('By way of').selectOption({ label: 'Burnt sienna' });
+  await setSlider(page, 'Steps', 2);
+  await expect(steps).toHaveCount(9);
+  await expect(steps.nth(4)).toContainText('Burnt sienna');
+  const [sheet] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the string as PDF' }).click(),
+  ]);
+  expect((await readFile(await sheet.path())).subarray(0, 5).toString()).toBe('%PDF-');
+  await expect(page.getByRole('table')).toContainText('garish');
+});
+
 test('every pigment that asks for care says so where it is mixed', async ({ page }) => {
   await openBench(page);
   await addEarths(page);

@@ -11,15 +11,18 @@ import { TopLine } from '@/ui/shell';
 import { useAddress } from '@/ui/use-address';
 import { benchCodec, BENCH_TABS, type BenchTab, type BenchView } from './bench-view';
 import { MixingRoom } from './mixing-room';
+import { ShelfHistory } from './shelf-history';
 import { ShelfTab } from './shelf-tab';
+import { StringsTab } from './strings-tab';
 import { TriesTab } from './tries-tab';
 
 const TAB_TITLES: Readonly<Record<BenchTab, string>> = {
   shelf: 'shelf',
   mixing: 'mixing room',
+  strings: 'strings',
   tries: 'kept mixtures',
 };
-const TABS = { shelf: ShelfTab, mixing: MixingRoom, tries: TriesTab };
+const TABS = { shelf: ShelfTab, mixing: MixingRoom, strings: StringsTab, tries: TriesTab };
 
 /** What a painter works with, and what comes of mixing it. */
 export function Bench({ opened, view: first }: { opened: Shelf; view: BenchView }) {
@@ -37,13 +40,16 @@ export function Bench({ opened, view: first }: { opened: Shelf; view: BenchView 
       <main>
         <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 border-b px-4 py-2 sm:px-6">
           <h1 className="font-serif text-3xl leading-tight">Bench</h1>
-          <Choice
-            label="Part of the bench"
-            showLabel={false}
-            value={view.tab}
-            options={BENCH_TABS.map((value) => ({ value, title: TAB_TITLES[value] }))}
-            onChange={(tab) => look({ tab })}
-          />
+          <div className="flex flex-wrap items-center gap-2">
+            <ShelfHistory onRestore={(was) => store.getState().change(() => was)} />
+            <Choice
+              label="Part of the bench"
+              showLabel={false}
+              value={view.tab}
+              options={BENCH_TABS.map((value) => ({ value, title: TAB_TITLES[value] }))}
+              onChange={(tab) => look({ tab })}
+            />
+          </div>
         </div>
         <Tab shelf={history.present} store={store} view={view} look={look} />
       </main>

@@ -17,6 +17,7 @@ import { Select } from '@/ui/select';
 import { AddTubes } from './add-tubes';
 import { TUBE_ORDERS } from './bench-view';
 import { foundTubes, shelfSentence } from './shelf-order';
+import { ShelfTableForm } from './shelf-table-form';
 import type { TabProps } from './tab-props';
 import { TubeDetails } from './tube-details';
 import { TUBE_GRID, TubeRow } from './tube-row';
@@ -137,6 +138,7 @@ export function ShelfTab({ shelf, store, view, look }: TabProps) {
           onAddPigment={addPigment}
           onAddSet={(id) => add((was) => addSetOfTubes(was, id, newId))}
         />
+        <ShelfTableForm shelf={shelf} store={store} />
       </div>
     </div>
   );
