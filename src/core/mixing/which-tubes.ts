@@ -50,7 +50,7 @@ export function whichTubes(
   const choices: TubeChoice[] = [];
   let chosen = 0;
   for (let count = 1; count <= Math.min(most, tubes.length); count++) {
-    chosen = exchanged(grown(chosen, tubes.length, missOf), tubes.length, missOf);
+    chosen = exchanged(withBestAdded(chosen, tubes.length, missOf), tubes.length, missOf);
     choices.push({
       tubes: tubes.filter((_, i) => chosen & (1 << i)),
       miss: missOf(chosen),
@@ -60,7 +60,7 @@ export function whichTubes(
 }
 
 /** With the one more that helps most. */
-function grown(chosen: number, count: number, missOf: (bits: number) => number): number {
+function withBestAdded(chosen: number, count: number, missOf: (bits: number) => number): number {
   let best = chosen;
   let least = Infinity;
   for (let i = 0; i < count; i++) {
