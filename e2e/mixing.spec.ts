@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
+import sharp from 'sharp';
 import { appFor, expect, test } from './app';
 import {
   choose,
@@ -233,6 +234,60 @@ test('a string is even in value, goes by way of a third, and is printed; greens 
   ]);
   expect((await readFile(await sheet.path())).subarray(0, 5).toString()).toBe('%PDF-');
   await expect(page.getByRole('table')).toContainText('garish');
+});
+
+test('a photographed card is read by its paper, put right by a touch, and the tube is fitted to it', async ({
+  page,
+}) => {
+  await openBench(page);
+  await addEarths(page);
+  await tubeButton(page, /^Ultramarine/).click();
+  await page.getByText('Card', { exact: true }).click();
+  // Paper, mass tone and tint on a table, in a warm light.
+  const patch = (left: number, background: string) => ({
+    input: { create: { width: 120, height: 140, channels: 3 as const, background } },
+    left,
+    top: 60,
+  });
+  const card = await sharp({
+    create: { width: 600, height: 260, channels: 3, background: '#5c5248' },
+  })
+    .composite([patch(50, '#f0dcc0'), patch(235, '#1e1850'), patch(420, '#7e8ab4')])
+    .png()
+    .toBuffer();
+  const photograph = page.getByLabel('Photograph of a card');
+  await photograph.setInputFiles({
+    name: 'letter.jpg',
+    mimeType: 'image/jpeg',
+    buffer: Buffer.from('Dear painter'),
+  });
+  await expect(page.getByText(/no picture that the browser can open/)).toBeVisible();
+  await photograph.setInputFiles({ name: 'card.png', mimeType: 'image/png', buffer: card });
+  for (const role of ['paper', 'massTone', 'tint'])
+    await expect(page.getByTestId(`card-${role}`)).toBeVisible();
+  await expect(page.getByText('The light is taken away by the paper.')).toBeVisible();
+  const tint = page.getByLabel('Tint', { exact: true });
+  const read = await tint.inputValue();
+  expect(read).toMatch(/^#[0-9a-f]{6}$/);
+  // What is in the warm light a grey blue is a blue by its paper.
+  expect(parseInt(read.slice(5), 16)).toBeGreaterThan(0xc0);
+
+  // A touch takes another place, and back.
+  await choose(page, 'A touch takes', 'tint');
+  const photo = page.getByRole('img', { name: /^The photographed card/ });
+  const box = (await photo.boundingBox())!;
+  await photo.click({ position: { x: box.width * 0.5, y: box.height * 0.5 } });
+  await expect(tint).not.toHaveValue(read);
+  await photo.click({ position: { x: box.width * 0.8, y: box.height * 0.5 } });
+  await expect(tint).toHaveValue(read);
+
+  await page.getByRole('button', { name: 'Fit the tube to it' }).click();
+  await expect(page.getByTestId('card-outcome')).toContainText(/absorbs .* sure to about \d+ %/);
+  await isSaved(page);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByTestId('card-outcome')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expect(page.getByTestId('card-outcome')).toBeVisible();
 });
 
 test('every pigment that asks for care says so where it is mixed', async ({ page }) => {

@@ -28,6 +28,14 @@ const pigmentsSchema = z
   .min(1, 'A tube needs a pigment.')
   .max(MAX_PIGMENTS, `A tube has up to ${MAX_PIGMENTS} pigments.`);
 
+/** A painted card of a tube: its mass tone, and a tint of one part in so many of white. */
+const cardSchema = z.object({
+  massTone: oklabSchema,
+  tint: oklabSchema,
+  whiteParts: z.number().min(0.5).max(100),
+});
+export type ShelfCard = z.infer<typeof cardSchema>;
+
 export const tubeSchema = z.object({
   id: idSchema,
   name: text().trim().min(1, 'A tube needs a name.').max(120),
@@ -39,6 +47,7 @@ export const tubeSchema = z.object({
   strength: strengthSchema,
   standing: z.enum(STANDINGS),
   pricePerMl: z.number().min(0).max(1000).nullable(),
+  card: asOne(cardSchema.nullable()),
 });
 export type ShelfTube = z.infer<typeof tubeSchema>;
 

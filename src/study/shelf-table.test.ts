@@ -22,6 +22,7 @@ const tube: fc.Arbitrary<ShelfTube> = fc
     strength: fc.double({ min: 0.25, max: 4, noNaN: true }),
     standing: fc.constantFrom(...STANDINGS),
     pricePerMl: fc.option(fc.double({ min: 0, max: 1000, noNaN: true })),
+    card: fc.constant(null),
   })
   .map((made) => tubeSchema.parse(made));
 
@@ -47,6 +48,7 @@ it('columns stand in any order, cells are parted by anything, and most may be mi
       strength: 1,
       standing: 'palette',
       pricePerMl: null,
+      card: null,
     },
     expect.objectContaining({ name: 'Warm earth', pigments: ['PY42', 'PR101'] }),
   ]);
@@ -87,6 +89,7 @@ it('a cell that a spreadsheet would take for a formula is kept from it', () => {
     strength: 1,
     standing: 'off',
     pricePerMl: null,
+    card: null,
   });
   const text = tableOfTubes([made]);
   expect(text).toContain("'=1+1");

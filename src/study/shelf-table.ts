@@ -78,6 +78,7 @@ export function tubesOfTable(
       strength: numberIn(cell('strength'), 1),
       standing: standingIn(cell('where')),
       pricePerMl: numberIn(cell('price per ml'), null),
+      card: null,
     });
     if (parsed.success) tubes.push(parsed.data);
     else problems.push({ line: i + 2, why: whyOf(cell, parsed.error.issues[0].message) });

@@ -1,3 +1,4 @@
+import { oklabDistance } from '@/core/colour/oklab';
 import { mixColour } from '@/core/mixing/mix-lab';
 import { TUBE_SETS } from '@/core/mixing/tube-sets';
 import { EMPTY_SHELF, MAX_TUBES, shelfContentSchema, withMissing } from '@/contracts/shelf';
@@ -78,4 +79,22 @@ it('a shelf takes in what it lacks', () => {
   const one = earths();
   const other = addTubes(EMPTY_SHELF, [one.tubes[0], tubeOfPigment('PG7', newId)]);
   expect(withMissing(one, other).tubes).toEqual([...one.tubes, other.tubes[1]]);
+});
+
+it('a painted card stands in for what the pigment says', () => {
+  const shelf = earths();
+  const at = shelf.tubes.findIndex(({ pigments }) => pigments[0] === 'PB29');
+  const tubes = mixingTubes(shelf);
+  const white = tubes.find((tube) => tube.pigments[0].id === 'PW6')!;
+  // A blue that is twice as strong as it says on the tube.
+  const strong = mixingTubes(editTube(shelf, shelf.tubes[at].id, { strength: 2 }))[at];
+  const card = {
+    massTone: mixColour([strong.optics], [1]),
+    tint: mixColour([strong.optics, white.optics], [1, 4]),
+    whiteParts: 4,
+  };
+  const fitted = mixingTubes(editTube(shelf, shelf.tubes[at].id, { card }))[at];
+  const tint = (tube: (typeof tubes)[number]) => mixColour([tube.optics, white.optics], [1, 12]);
+  const miss = (tube: (typeof tubes)[number]) => oklabDistance(tint(tube), tint(strong));
+  expect(miss(fitted)).toBeLessThan(miss(tubes[at]) / 3);
 });

@@ -1,8 +1,9 @@
 import type { Oklab } from '@/core/colour/oklab';
+import { fitCard } from '@/core/mixing/fit-card';
 import { learnedStrengths, missOfMixture, type MadeMixture } from '@/core/mixing/learn-strengths';
 import type { Optics } from '@/core/mixing/pigment';
 import { pigmentOf } from '@/core/mixing/pigments/pigments';
-import { tubeOf, type Tube } from '@/core/mixing/tube';
+import { times, tubeOf, type Tube } from '@/core/mixing/tube';
 import { TUBE_SETS } from '@/core/mixing/tube-sets';
 import { MAX_TUBES, type ShelfContent, type ShelfTry, type ShelfTube } from '@/contracts/shelf';
 import type { NewId } from './edits';
@@ -10,8 +11,6 @@ import type { NewId } from './edits';
 /** A tube of a shelf that can be mixed. */
 export interface MixingTube extends Tube {
   name: string;
-  /** Times the usual strength, as corrected. */
-  strength: number;
   /** How many mixtures that were made have corrected its strength. */
   correctedBy: number;
 }
@@ -31,6 +30,7 @@ export function tubeOfPigment(id: string, newId: NewId): ShelfTube {
     strength: 1,
     standing: 'palette',
     pricePerMl: null,
+    card: null,
   };
 }
 
@@ -90,22 +90,28 @@ export function removeTry(shelf: ShelfContent, id: string): ShelfContent {
   return { ...shelf, tries: shelf.tries.filter((one) => one.id !== id) };
 }
 
+/** A tube as its card shows it, where one was painted. */
+function tubeByCard(tube: ShelfTube): Tube {
+  const plain = tubeOf(tube.id, pigmentsOf(tube), tube.strength);
+  return tube.card ? { ...plain, optics: fitCard(plain.optics, tube.card).optics } : plain;
+}
+
 const lastTubes = new WeakMap<ShelfContent, MixingTube[]>();
 
 /** Every tube of a shelf as it mixes: its own strength, corrected by all mixtures that were made. */
 export function mixingTubes(shelf: ShelfContent): MixingTube[] {
   const known = lastTubes.get(shelf);
   if (known) return known;
-  const plain = shelf.tubes.map((tube) => tubeOf(tube.id, pigmentsOf(tube), tube.strength));
+  const plain = shelf.tubes.map(tubeByCard);
   const made = madeOn(shelf);
   const strengths = learnedStrengths(
     plain.map(({ optics }) => optics),
     made,
   );
   const tubes = shelf.tubes.map((tube, i) => ({
-    ...tubeOf(tube.id, pigmentsOf(tube), tube.strength * strengths[i]),
+    ...plain[i],
+    optics: times(plain[i].optics, strengths[i]),
     name: tube.name,
-    strength: tube.strength * strengths[i],
     correctedBy: made.filter(({ parts }) => parts.some((part) => part.tube === i)).length,
   }));
   lastTubes.set(shelf, tubes);
@@ -145,7 +151,7 @@ export function missesOf(
   const even = shelf.tubes.map(() => 1);
   const by = (tubes: readonly Optics[]) => missOfMixture(tubes, mixture, even);
   return {
-    before: by(shelf.tubes.map((tube) => tubeOf(tube.id, pigmentsOf(tube), tube.strength).optics)),
+    before: by(shelf.tubes.map((tube) => tubeByCard(tube).optics)),
     now: by(mixingTubes(shelf).map(({ optics }) => optics)),
   };
 }

@@ -2,15 +2,20 @@ import { z } from 'zod';
 import { MAX_RECIPE_TUBES } from '@/core/mixing/recipes';
 import { MAX_CHOSEN_FROM } from '@/core/mixing/which-tubes';
 import { ROUTES } from '@/core/mixing/route';
+import { BAND_COUNT } from '@/core/mixing/spectrum';
 import { oklabSchema } from '../colour';
 import { MAX_TUBES } from '../shelf';
 
-/** A tube as the worker makes it: pigments by name, and how many times as strong as usual. */
+const spectrumSchema = z.array(z.number().min(0)).length(BAND_COUNT);
+
+/** A tube as the worker takes it: pigments by name, absorption and scattering as they were found. */
 const workerTubeSchema = z.object({
   id: z.string(),
   pigments: z.array(z.string()).min(1),
-  strength: z.number().positive(),
+  K: spectrumSchema,
+  S: spectrumSchema,
 });
+export type WorkerTube = z.infer<typeof workerTubeSchema>;
 
 const workerTubes = z.array(workerTubeSchema).min(1).max(MAX_TUBES);
 

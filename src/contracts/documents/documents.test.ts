@@ -132,6 +132,7 @@ describe('how documents are merged', () => {
       'tubes[].strength: one',
       'tubes[].standing: one',
       'tubes[].pricePerMl: one',
+      'tubes[].card: one',
       'tries: byId',
       'tries[].id: one',
       'tries[].triedAt: one',

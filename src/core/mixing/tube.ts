@@ -12,12 +12,13 @@ export interface Tube {
 
 /** A tube of one pigment or of equal parts of a few, `strength` times as strong as usual. */
 export function tubeOf(id: string, pigments: readonly Pigment[], strength = 1): Tube {
-  const { K, S } = mixed(pigments.map((pigment) => ({ optics: opticsOf(pigment), parts: 1 })));
-  return {
-    id,
-    pigments,
-    optics: { K: K.map((k) => k * strength), S: S.map((s) => s * strength) },
-  };
+  const optics = mixed(pigments.map((pigment) => ({ optics: opticsOf(pigment), parts: 1 })));
+  return { id, pigments, optics: times(optics, strength) };
+}
+
+/** A paint so many times as strong. */
+export function times({ K, S }: Optics, strength: number): Optics {
+  return { K: K.map((k) => k * strength), S: S.map((s) => s * strength) };
 }
 
 /** How much a part of a paint weighs in a mixture: its mean absorption and scattering. */

@@ -2,12 +2,14 @@
 
 import { pigmentOf, PIGMENTS } from '@/core/mixing/pigments/pigments';
 import { MAX_PIGMENTS, MAX_STRENGTH, type ShelfTube } from '@/contracts/shelf';
+import { tubeOf } from '@/core/mixing/tube';
 import { CautionLines } from '@/materials/caution-lines';
 import type { MixingTube } from '@/study/shelf';
 import { Button } from '@/ui/button';
 import { TextField } from '@/ui/field';
 import { Section } from '@/ui/panel-parts';
 import { Slider } from '@/ui/slider';
+import { CardForm } from './card-form';
 import { capital, list, several } from '@/ui/words';
 
 interface Props {
@@ -92,6 +94,11 @@ export function TubeDetails({ tube, mixing, onChange, onRemove }: Props) {
           Corrected by {several(mixing.correctedBy, 'mixture')} of yours.
         </p>
       )}
+      <CardForm
+        plain={tubeOf(tube.id, pigments, tube.strength).optics}
+        card={tube.card}
+        onCard={(card) => onChange({ card })}
+      />
       <PriceField price={tube.pricePerMl} onChange={(pricePerMl) => onChange({ pricePerMl })} />
       <CautionLines pigments={pigments} />
       <div className="mt-3">

@@ -14,7 +14,7 @@ const colour = z
 
 const { tubes, tries } = shelfContentSchema.shape;
 const demoShelfSchema = z.object({
-  tubes: z.array(tubes.element.omit({ id: true }).extend({ key: z.string() })),
+  tubes: z.array(tubes.element.omit({ id: true, card: true }).extend({ key: z.string() })),
   tries: z.array(
     tries.element
       .omit({ id: true, target: true, result: true })
@@ -27,7 +27,11 @@ export async function readDemoShelf(): Promise<ShelfContent> {
   const file = path.join(/*turbopackIgnore: true*/ demoFolder(), 'shelf.json');
   const story = demoShelfSchema.parse(JSON.parse(await readFile(file, 'utf8')));
   return shelfContentSchema.parse({
-    tubes: story.tubes.map(({ key, ...tube }) => ({ ...tube, id: demoId('tube', key) })),
+    tubes: story.tubes.map(({ key, ...tube }) => ({
+      ...tube,
+      card: null,
+      id: demoId('tube', key),
+    })),
     tries: story.tries.map(({ parts, ...one }) => ({
       ...one,
       id: demoId('try', one.name),

@@ -9,6 +9,7 @@ export const someTube = (id: string, part: Partial<ShelfTube> = {}): ShelfTube =
   strength: 1,
   standing: 'palette',
   pricePerMl: null,
+  card: null,
   ...part,
 });
 

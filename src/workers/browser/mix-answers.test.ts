@@ -2,14 +2,16 @@ import { oklabFromHex } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
 import type { RecipeAnswer } from '@/contracts/desk-query/mix-queries';
 import { deskQuerySchema } from '@/contracts/desk-query/desk-query';
+import { knownPigment } from '@/core/mixing/read-mix';
+import { tubeOf } from '@/core/mixing/tube';
 import { mixAnswers } from './mix-answers';
 
 const of = (hex: string) => oklabFromHex(hex) as Oklab;
-const tubes = ['PW6', 'PY42', 'PR101', 'PB29', 'PBk9'].map((id) => ({
-  id: `tube ${id}`,
-  pigments: [id],
-  strength: 1,
-}));
+const workerTube = (id: string, strength = 1) => {
+  const { K, S } = tubeOf(id, [knownPigment(id)], strength).optics;
+  return { id: `tube ${id}`, pigments: [id], K: [...K], S: [...S] };
+};
+const tubes = ['PW6', 'PY42', 'PR101', 'PB29', 'PBk9'].map((id) => workerTube(id));
 const ask = (part: Partial<Parameters<typeof mixAnswers.recipes>[0]> = {}): RecipeAnswer[][] =>
   mixAnswers.recipes({
     kind: 'recipes',
@@ -41,7 +43,7 @@ it('what is known is not mixed again, and another strength is another answer', (
   expect(again).toBe(first);
   expect(other).not.toBe(first);
   const [stronger] = ask({
-    tubes: tubes.map((tube) => (tube.id === 'tube PB29' ? { ...tube, strength: 3 } : tube)),
+    tubes: tubes.with(3, workerTube('PB29', 3)),
     colours: [of('#5a6a86')],
   });
   expect(stronger[0].parts).not.toEqual(ask({ colours: [of('#5a6a86')] })[0][0].parts);

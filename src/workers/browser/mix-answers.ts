@@ -1,10 +1,9 @@
 import { pigmentOf } from '@/core/mixing/pigments/pigments';
 import { findRecipes, type Recipe } from '@/core/mixing/recipes';
 import { missingTube } from '@/core/mixing/missing-tube';
-import { kindOf, tubeOf, type Tube } from '@/core/mixing/tube';
+import { kindOf, type Tube } from '@/core/mixing/tube';
 import { whichTubes } from '@/core/mixing/which-tubes';
-import type { QueryOf } from '@/contracts/desk-query/desk-query';
-import type { RecipeAnswer } from '@/contracts/desk-query/mix-queries';
+import type { RecipeAnswer, WorkerTube } from '@/contracts/desk-query/mix-queries';
 import type { Answers } from './answer';
 
 /** Recipes for the tubes and limits that were last asked for: a palette of which one colour changes mixes one. */
@@ -41,14 +40,12 @@ export const mixAnswers = {
   },
 } satisfies Partial<Answers>;
 
-function tubesFrom(tubes: QueryOf<'recipes'>['tubes']): Tube[] {
-  return tubes.map(({ id, pigments, strength }) =>
-    tubeOf(
-      id,
-      pigments.flatMap((name) => pigmentOf(name) ?? []),
-      strength,
-    ),
-  );
+function tubesFrom(tubes: readonly WorkerTube[]): Tube[] {
+  return tubes.map(({ id, pigments, K, S }) => ({
+    id,
+    pigments: pigments.flatMap((name) => pigmentOf(name) ?? []),
+    optics: { K: Float64Array.from(K), S: Float64Array.from(S) },
+  }));
 }
 
 function answerOf({ parts, ...recipe }: Recipe): RecipeAnswer {

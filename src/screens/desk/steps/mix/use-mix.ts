@@ -1,7 +1,8 @@
 'use client';
 
 import { valueOfOklab } from '@/core/colour/value';
-import type { RecipeAnswer } from '@/contracts/desk-query/mix-queries';
+import type { RecipeAnswer, WorkerTube } from '@/contracts/desk-query/mix-queries';
+import type { Spectrum } from '@/core/mixing/spectrum';
 import type { ShelfContent } from '@/contracts/shelf';
 import type { TraySwatch } from '@/contracts/study';
 import type { ShelfStore } from '@/materials/use-shelf';
@@ -28,11 +29,17 @@ export interface MixTabProps {
   store: ShelfStore;
 }
 
-/** A tube as the worker makes it. */
-export const workerTube = ({ id, pigments, strength }: MixingTube) => ({
+/** So many digits of a spectrum are far more than any tube is known by. */
+const DIGITS = 5;
+const rounded = (spectrum: Spectrum) =>
+  Array.from(spectrum, (at) => Number(at.toPrecision(DIGITS)));
+
+/** A tube as the worker takes it. */
+export const workerTube = ({ id, pigments, optics }: MixingTube): WorkerTube => ({
   id,
   pigments: pigments.map((pigment) => pigment.id),
-  strength,
+  K: rounded(optics.K),
+  S: rounded(optics.S),
 });
 
 export function useMix(shelf: ShelfContent): Mix {

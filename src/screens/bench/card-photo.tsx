@@ -1,0 +1,139 @@
+'use client';
+
+import { useRef, useState } from 'react';
+import type { Oklab } from '@/core/colour/oklab';
+import { byPaper, CARD_ROLES, guessCard, type CardRole } from '@/core/mixing/card-photo';
+import { pictureOf, type Picture } from '@/core/picture/picture';
+import { probe } from '@/core/picture/probe';
+import { Choice } from '@/ui/choice';
+import { showError } from '@/ui/notices';
+
+interface Props {
+  /** A painted patch, freed of the light by the paper beside it. */
+  onPatch: (role: 'massTone' | 'tint', colour: Oklab) => void;
+}
+
+/** The long side on which a photograph is read. */
+const SIDE = 900;
+const RADIUS = 0.015;
+const TITLES: Readonly<Record<CardRole, string>> = {
+  paper: 'paper',
+  massTone: 'from the tube',
+  tint: 'tint',
+};
+
+type Places = Partial<Record<CardRole, { x: number; y: number; colour: Oklab }>>;
+
+/** A photographed card: its patches are found, and put right by a touch. */
+export function CardPhoto({ onPatch }: Props) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const [picture, setPicture] = useState<Picture | null>(null);
+  const [places, setPlaces] = useState<Places>({});
+  const [role, setRole] = useState<CardRole>('massTone');
+
+  const settle = (next: Places) => {
+    setPlaces(next);
+    for (const painted of ['massTone', 'tint'] as const) {
+      const found = next[painted];
+      if (found)
+        onPatch(painted, next.paper ? byPaper(found.colour, next.paper.colour) : found.colour);
+    }
+  };
+  const read = async (file: File) => {
+    try {
+      const image = await createImageBitmap(file);
+      const scale = Math.min(1, SIDE / Math.max(image.width, image.height));
+      const [width, height] = [image.width, image.height].map((side) =>
+        Math.max(1, Math.round(side * scale)),
+      );
+      const shown = canvas.current;
+      const pen = shown?.getContext('2d', { willReadFrequently: true });
+      if (!shown || !pen) return;
+      shown.width = width;
+      shown.height = height;
+      pen.drawImage(image, 0, 0, width, height);
+      const next = pictureOf(width, height, pen.getImageData(0, 0, width, height).data);
+      setPicture(next);
+      const { guess } = guessCard(next);
+      settle(
+        Object.fromEntries(
+          CARD_ROLES.flatMap((one) => {
+            const patch = guess[one];
+            if (!patch) return [];
+            const { x, y, colour } = patch;
+            return [[one, { x: x + patch.width / 2, y: y + patch.height / 2, colour }]];
+          }),
+        ),
+      );
+    } catch {
+      showError(
+        new Error('This file is no picture that the browser can open. Nothing was changed.'),
+      );
+    }
+  };
+  const touch = (x: number, y: number) => {
+    const found = picture && probe(picture, { x, y }, RADIUS);
+    if (found) settle({ ...places, [role]: { x, y, colour: found.colour } });
+  };
+  return (
+    <div>
+      <label className="inline-flex min-h-10 items-center border border-ink bg-sheet px-3 text-[15px] font-semibold hover:bg-faint has-focus-visible:outline-2">
+        Photograph of a card
+        <input
+          type="file"
+          accept="image/*"
+          className="sr-only"
+          onChange={(event) => {
+            const [file] = Array.from(event.target.files ?? []);
+            if (file) void read(file);
+            event.target.value = '';
+          }}
+        />
+      </label>
+      <div className={picture ? 'mt-2' : 'hidden'}>
+        <div className="relative">
+          <canvas
+            ref={canvas}
+            aria-label="The photographed card; a touch takes a patch"
+            role="img"
+            className="block w-full touch-manipulation"
+            onClick={(event) => {
+              const box = event.currentTarget.getBoundingClientRect();
+              touch((event.clientX - box.left) / box.width, (event.clientY - box.top) / box.height);
+            }}
+          />
+          {CARD_ROLES.map((one) => {
+            const place = places[one];
+            return (
+              place && (
+                <span
+                  key={one}
+                  data-testid={`card-${one}`}
+                  className="pointer-events-none absolute -translate-x-1/2 -translate-y-1/2 border border-ink bg-sheet px-1 text-xs text-ink"
+                  style={{ left: `${place.x * 100}%`, top: `${place.y * 100}%` }}
+                >
+                  {TITLES[one]}
+                </span>
+              )
+            );
+          })}
+        </div>
+        <div className="mt-2">
+          <Choice
+            label="A touch takes"
+            showLabel={false}
+            fill
+            value={role}
+            options={CARD_ROLES.map((value) => ({ value, title: TITLES[value] }))}
+            onChange={setRole}
+          />
+        </div>
+        <p className="mt-1 text-sm leading-snug text-soft">
+          {places.paper
+            ? 'The light is taken away by the paper.'
+            : 'No paper was found: the colours hold only in a white light. Touch the paper.'}
+        </p>
+      </div>
+    </div>
+  );
+}
