@@ -208,8 +208,10 @@ test('a string is even in value, goes by way of a third, and is printed; greens 
   await page.getByRole('button', { name: 'Add the set A warm and a cool of each' }).click();
   await expect(tubes(page)).toHaveCount(8);
   await choose(page, 'Part of the bench', 'strings');
-  await page.getByLabel('From').selectOption({ label: 'Ultramarine blue' });
-  await page.getByLabel('To', { exact: true }).selectOption({ label: 'Titanium white' });
+  await page.getByRole('combobox', { name: 'From' }).selectOption({ label: 'Ultramarine blue' });
+  await page
+    .getByRole('combobox', { name: 'To', exact: true })
+    .selectOption({ label: 'Titanium white' });
   await expect(finding(page)).toHaveText(
     'Ultramarine blue to Titanium white, in 7 steps even in value.',
   );
@@ -224,7 +226,7 @@ test('a string is even in value, goes by way of a third, and is printed; greens 
   values
     .slice(1)
     .forEach((value, i) => expect(Math.abs(value - values[i] - each)).toBeLessThan(0.2));
-  await page.getByLabel('By way of').selectOption({ label: 'Burnt sienna' });
+  await page.getByRole('combobox', { name: 'By way of' }).selectOption({ label: 'Burnt sienna' });
   await setSlider(page, 'Steps', 2);
   await expect(steps).toHaveCount(9);
   await expect(steps.nth(4)).toContainText('Burnt sienna');
