@@ -47,7 +47,7 @@ export const tubeSchema = z.object({
   strength: strengthSchema,
   standing: z.enum(STANDINGS),
   pricePerMl: z.number().min(0).max(1000).nullable(),
-  card: asOne(cardSchema.nullable()),
+  card: asOne(cardSchema.nullable().default(null)),
 });
 export type ShelfTube = z.infer<typeof tubeSchema>;
 

@@ -24,7 +24,7 @@ export function TopLine({ children }: { children?: ReactNode }) {
     <header className="flex min-h-12 shrink-0 flex-wrap items-center gap-x-1 border-b bg-panel px-3 sm:h-12 sm:flex-nowrap sm:gap-2 sm:px-4">
       <Link
         href="/"
-        className="mr-1 flex h-10 shrink-0 items-center font-serif text-xl font-semibold whitespace-nowrap italic sm:mr-3"
+        className="mr-0.5 flex h-10 shrink-0 items-center font-serif text-lg sm:text-xl font-semibold whitespace-nowrap italic sm:mr-3"
         aria-label="Bold Prism, to the Wall"
       >
         Bold Prism
@@ -37,7 +37,7 @@ export function TopLine({ children }: { children?: ReactNode }) {
               key={room.href}
               href={room.href}
               aria-current={here ? 'page' : undefined}
-              className={`flex h-12 min-w-10 items-center border-b-2 px-2.5 ${here ? 'border-ink font-semibold' : 'border-transparent hover:border-line'}`}
+              className={`flex h-12 min-w-10 items-center justify-center border-b-2 px-1.5 sm:px-2.5 ${here ? 'border-ink font-semibold' : 'border-transparent hover:border-line'}`}
             >
               {room.title}
             </Link>

@@ -1,4 +1,4 @@
-import { oklchFromOklab } from '../colour/oklab';
+import { oklchFromOklab, type Oklch } from '../colour/oklab';
 import { mixed, paintColour } from './paint';
 import { opticsOf } from './pigment';
 import { TITANIUM_WHITE } from './pigments/pigments';
@@ -21,13 +21,13 @@ export function routeOf(parts: readonly { tube: Tube }[]): Route {
   return kinds.includes('earth') ? 'earth' : 'straight';
 }
 
-const tintHues = new WeakMap<Tube, number>();
+const tints = new WeakMap<Tube, Oklch>();
 
-/** The hue of a tube in a little white, where even the darkest shows what it is; degrees of OKLCH. */
-export function tintHue(tube: Tube): number {
-  const known = tintHues.get(tube);
+/** A tube in four of white, where even the darkest shows what it is. */
+export function tintOf(tube: Tube): Oklch {
+  const known = tints.get(tube);
   if (known !== undefined) return known;
-  const { h } = oklchFromOklab(
+  const tint = oklchFromOklab(
     paintColour(
       mixed([
         { optics: tube.optics, parts: 1 },
@@ -35,9 +35,12 @@ export function tintHue(tube: Tube): number {
       ]),
     ),
   );
-  tintHues.set(tube, h);
-  return h;
+  tints.set(tube, tint);
+  return tint;
 }
+
+/** The hue of a tube in white, degrees of OKLCH. */
+export const tintHue = (tube: Tube): number => tintOf(tube).h;
 
 function hueDistance(one: number, other: number): number {
   const apart = Math.abs(one - other) % 360;

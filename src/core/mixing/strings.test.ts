@@ -56,7 +56,7 @@ it('a string of two, or of too many, is none', () => {
 
 it('greens: every blue with every yellow, garish from phthalocyanines and quiet from ultramarine with ochre', () => {
   const greens = greensOf(
-    tubesOf(['PW6', 'PB29', 'PB15.3', 'PG7', 'PY35', 'PY3', 'PY42', 'PR108']),
+    tubesOf(['PW6', 'PB29', 'PB15.3', 'PG7', 'PY35', 'PY3', 'PY42', 'PR108', 'PBr7-raw-umber']),
   );
   expect(greens).toHaveLength(9);
   const character = (blue: string, yellow: string) =>

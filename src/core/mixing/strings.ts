@@ -4,7 +4,7 @@ import { valueOfOklab } from '../colour/value';
 import { mixColour } from './mix-lab';
 import type { Optics } from './pigment';
 import { TITANIUM_WHITE } from './pigments/pigments';
-import { tintHue } from './route';
+import { tintOf } from './route';
 import { kindOf, tubeOf, weightOf, type Tube } from './tube';
 
 export const MIN_STRING = 3;
@@ -95,12 +95,14 @@ const YELLOWS: readonly [number, number] = [62, 125];
 const QUIET = 0.05;
 const GARISH = 0.105;
 const WHITE_TO_GREEN = 2;
+/** What is greyer in white is no blue and no yellow to a painter: OKLCH chroma. */
+const MIN_TINT_CHROMA = 0.055;
 
 /** Every blue (and green) of some tubes with every yellow, each alone and in white. */
 export function greensOf(tubes: readonly Tube[]): GreenMixture[] {
   const within = (tube: Tube, [low, high]: readonly [number, number]) => {
-    const hue = tintHue(tube);
-    return hue >= low && hue <= high;
+    const { C, h } = tintOf(tube);
+    return C >= MIN_TINT_CHROMA && h >= low && h <= high;
   };
   const colours = tubes.filter((tube) => kindOf(tube) === 'colour' || kindOf(tube) === 'earth');
   const blues = colours.filter((tube) => within(tube, BLUES));

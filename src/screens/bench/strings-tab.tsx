@@ -8,6 +8,7 @@ import {
   stringBetween,
   type StringSpacing,
 } from '@/core/mixing/strings';
+import { weightOf } from '@/core/mixing/tube';
 import { hexFromOklab } from '@/core/colour/hex';
 import { valueOfOklab } from '@/core/colour/value';
 import { dabChart } from '@/core/plan/dab-chart';
@@ -72,7 +73,7 @@ function OneString({ tubes }: { tubes: readonly MixingTube[] }) {
   const [steps, setSteps] = useState(7);
   const [spacing, setSpacing] = useState<StringSpacing>('value');
   const find = (id: string) => tubes.find((tube) => tube.id === id);
-  const from = find(fromId) ?? tubes[1];
+  const from = find(fromId) ?? strongest(tubes);
   const to = find(toId) ?? tubes[0];
   const via = find(viaId) ?? null;
   const string = stringBetween(from.optics, to.optics, steps, spacing, via?.optics);
@@ -157,6 +158,9 @@ function OneString({ tubes }: { tubes: readonly MixingTube[] }) {
     </>
   );
 }
+
+const strongest = (tubes: readonly MixingTube[]): MixingTube =>
+  tubes.reduce((one, other) => (weightOf(other.optics) > weightOf(one.optics) ? other : one));
 
 function TubeSelect({
   label,
