@@ -93,6 +93,30 @@ test('a shelf from nothing to a recipe, a tried mixture and a corrected recipe',
   await expect(form.getByRole('button', { name: 'Keep what came of it' })).toBeDisabled();
   await form.getByLabel('Parts of Ultramarine').fill('1');
   await form.getByLabel(/^What the dab looks like/).fill('#2f62b4');
+  // Photographed beside paper, the dab is found; what was matched by eye may be typed over it.
+  const dab = await sharp({
+    create: { width: 400, height: 160, channels: 3, background: '#403c38' },
+  })
+    .composite([
+      {
+        input: { create: { width: 120, height: 110, channels: 3, background: '#e8e6e2' } },
+        left: 25,
+        top: 25,
+      },
+      {
+        input: { create: { width: 150, height: 110, channels: 3, background: '#405a90' } },
+        left: 220,
+        top: 25,
+      },
+    ])
+    .png()
+    .toBuffer();
+  await form
+    .getByLabel('Photograph of the dab')
+    .setInputFiles({ name: 'dab.png', mimeType: 'image/png', buffer: dab });
+  await expect(form.getByTestId('patch-dab')).toBeVisible();
+  await expect(form.getByLabel(/^What the dab looks like/)).not.toHaveValue('#2f62b4');
+  await form.getByLabel(/^What the dab looks like/).fill('#2f62b4');
   await form.getByLabel('In words').fill('far stronger than it said');
   await form.getByRole('button', { name: 'Keep what came of it' }).click();
   await expect(page.getByTestId('outcome')).toContainText('before your mixtures corrected');
@@ -266,7 +290,7 @@ test('a photographed card is read by its paper, put right by a touch, and the tu
   await expect(page.getByText(/no picture that the browser can open/)).toBeVisible();
   await photograph.setInputFiles({ name: 'card.png', mimeType: 'image/png', buffer: card });
   for (const role of ['paper', 'massTone', 'tint'])
-    await expect(page.getByTestId(`card-${role}`)).toBeVisible();
+    await expect(page.getByTestId(`patch-${role}`)).toBeVisible();
   await expect(page.getByText('The light is taken away by the paper.')).toBeVisible();
   const tint = page.getByLabel('Tint', { exact: true });
   const read = await tint.inputValue();
@@ -276,7 +300,7 @@ test('a photographed card is read by its paper, put right by a touch, and the tu
 
   // A touch takes another place, and back.
   await choose(page, 'A touch takes', 'tint');
-  const photo = page.getByRole('img', { name: /^The photographed card/ });
+  const photo = page.getByRole('img', { name: /^The picture of a card/ });
   const box = (await photo.boundingBox())!;
   await photo.click({ position: { x: box.width * 0.5, y: box.height * 0.5 } });
   await expect(tint).not.toHaveValue(read);

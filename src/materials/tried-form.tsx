@@ -4,8 +4,10 @@ import { useState } from 'react';
 import { hexFromOklab } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
 import type { ShelfTry } from '@/contracts/shelf';
+import { guessDab } from '@/core/mixing/card-photo';
 import { Button } from '@/ui/button';
 import { NoteField, TextField } from '@/ui/field';
+import { PatchPhoto } from './patch-photo';
 import { typedColour } from '@/ui/typed-colour';
 
 interface Props {
@@ -17,6 +19,7 @@ interface Props {
   onTried: (part: Pick<ShelfTry, 'parts' | 'result' | 'note' | 'triedAt'>) => void;
 }
 
+const DAB_TITLES = { dab: 'dab' };
 const GREY: Oklab = { L: 0.6, a: 0, b: 0 };
 
 /** What was really mixed and what it looked like: parts as used, the dab's colour, words. */
@@ -70,6 +73,12 @@ export function TriedForm({ parts, nameOf, start, note: was, onTried }: Props) {
             aria-hidden
             className="mt-2 h-16 border"
             style={{ background: colour ? hexFromOklab(colour) : undefined }}
+          />
+          <PatchPhoto
+            of="the dab"
+            roles={DAB_TITLES}
+            guess={guessDab}
+            onPatch={(_, found) => setText(hexFromOklab(found))}
           />
         </div>
         <div className="flex flex-col gap-2">

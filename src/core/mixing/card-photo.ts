@@ -3,40 +3,49 @@ import { luminance } from '../colour/srgb';
 import { cardPatches, type CardPatch } from '../formats/card';
 import type { Picture } from '../picture/picture';
 
-/** What a patch of a photographed card is. */
-export const CARD_ROLES = ['paper', 'massTone', 'tint'] as const;
-export type CardRole = (typeof CARD_ROLES)[number];
+/** The role of the paper that paint is photographed beside. */
+export const PAPER = 'paper';
+export type CardRole = 'massTone' | 'tint';
 
-/** A patch with what it is taken for. */
-export type CardGuess = Partial<Record<CardRole, CardPatch>>;
+/** A patch for each role that one was found for. */
+export type PatchGuess<R extends string> = Partial<Record<R | typeof PAPER, CardPatch>>;
 
 /** How light the paper of a card is: its luminance. */
 const PAPER_LIGHT = 0.86;
 /** Paper is lighter than all else, and has less chroma than this. */
 const PAPER_CHROMA = 0.06;
+const PAPER_MIN = 0.6;
 
-/**
- * The patches of a photographed card and what each most likely is: the lightest that is nearly white is the paper, and
- * of the rest the darkest the mass tone, the one that is lightest the tint.
- */
-export function guessCard(picture: Picture): { patches: CardPatch[]; guess: CardGuess } {
-  const patches = cardPatches(picture);
-  const byLight = patches.toSorted((one, other) => one.colour.L - other.colour.L);
+/** The patches of a photograph from dark to light, without the lightest where that is the paper. */
+function paintAndPaper(picture: Picture): { paper: CardPatch | undefined; painted: CardPatch[] } {
+  const byLight = cardPatches(picture).sort((one, other) => one.colour.L - other.colour.L);
   const lightest = byLight[byLight.length - 1];
-  const paper =
-    lightest && oklchFromOklab(lightest.colour).C < PAPER_CHROMA && byLight.length > 2
-      ? lightest
-      : undefined;
-  const painted = byLight.filter((patch) => patch !== paper);
+  const isPaper =
+    byLight.length > 1 &&
+    oklchFromOklab(lightest.colour).C < PAPER_CHROMA &&
+    lightest.colour.L > PAPER_MIN;
+  return isPaper
+    ? { paper: lightest, painted: byLight.slice(0, -1) }
+    : { paper: undefined, painted: byLight };
+}
+
+/** What the patches of a photographed card most likely are: the darkest the mass tone, the lightest beside paper the tint. */
+export function guessCard(picture: Picture): PatchGuess<CardRole> {
+  const { paper, painted } = paintAndPaper(picture);
   const [massTone, tint] = [painted[0], painted[painted.length - 1]];
   return {
-    patches,
-    guess: {
-      ...(paper && { paper }),
-      ...(massTone && { massTone }),
-      ...(tint && tint !== massTone && { tint }),
-    },
+    ...(paper && { paper }),
+    ...(massTone && { massTone }),
+    ...(tint && tint !== massTone && { tint }),
   };
+}
+
+/** Which patch of a photograph most likely is the dab: the largest that is not the paper. */
+export function guessDab(picture: Picture): PatchGuess<'dab'> {
+  const { paper, painted } = paintAndPaper(picture);
+  const area = ({ width, height }: CardPatch) => width * height;
+  const [dab] = painted.toSorted((one, other) => area(other) - area(one));
+  return { ...(paper && { paper }), ...(dab && { dab }) };
 }
 
 /** A colour as it would be if the paper beside it were white paper in an even white light. */

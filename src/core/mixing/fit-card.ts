@@ -56,15 +56,21 @@ export function fitCard(paint: Optics, card: TubeCard): CardFit {
     if (Math.max(...move.map(Math.abs)) < 1e-4) break;
   }
   const { information } = normalRows(logs, residuals);
-  const spread = logs.map((_, i) =>
-    Math.sqrt(solved(information.map((row, k) => [...row, k === i ? 1 : 0]))[i]),
-  );
   return {
-    factors: logs.map(Math.exp) as unknown as CardFit['factors'],
-    spread: spread as unknown as CardFit['spread'],
+    factors: four((i) => Math.exp(logs[i])),
+    spread: four((i) =>
+      Math.sqrt(solved(information.map((row, k) => [...row, k === i ? 1 : 0]))[i]),
+    ),
     optics: changedPaint(paint, logs),
   };
 }
+
+const four = (of: (index: number) => number): [number, number, number, number] => [
+  of(0),
+  of(1),
+  of(2),
+  of(3),
+];
 
 /** The normal equations at some logarithms of the factors, and their matrix alone. */
 function normalRows(logs: readonly number[], residuals: (logs: readonly number[]) => number[]) {

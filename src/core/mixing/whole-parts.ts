@@ -22,6 +22,11 @@ export interface WholeParts {
 /** A recipe with half as many parts in all may miss by this much more. */
 const SIMPLER = 0.1;
 
+/** Parts that were tried, and what they cost: their miss, and more the more there are to measure out. */
+interface Attempt extends WholeParts {
+  cost: number;
+}
+
 /**
  * Parts that can be measured out, nearest a target in CIEDE2000 among the neighbours of some weights: the
  * largest is each whole number of parts in turn, the others the measures on either side.
@@ -31,45 +36,42 @@ export function wholeParts(
   weights: readonly number[],
   target: Lab,
 ): WholeParts {
-  let best: WholeParts | null = null;
-  let least = Infinity;
-  const attempt = (parts: readonly number[]) => {
+  const attempt = (parts: readonly number[]): Attempt => {
     const lab = mixLab(paints, parts);
     const deltaE = ciede2000(lab, target);
     const total = parts.reduce((sum, part) => sum + part, 0);
-    const cost = deltaE + SIMPLER * Math.log2(total);
-    if (cost >= least) return false;
-    least = cost;
-    best = { parts: [...parts], lab, deltaE };
-    return true;
+    return { parts: [...parts], lab, deltaE, cost: deltaE + SIMPLER * Math.log2(total) };
   };
   const largest = Math.max(...weights);
-  for (let most = 1; most <= MAX_PARTS; most++) {
-    const choices = weights.map((weight) => measuresAround((weight / largest) * most));
-    for (const parts of combinations(choices)) attempt(parts);
+  const choices = Array.from({ length: MAX_PARTS }, (_, i) =>
+    combinations(weights.map((weight) => measuresAround((weight / largest) * (i + 1)))),
+  ).flat();
+  let best = attempt(choices[0]);
+  for (const parts of choices) {
+    const next = attempt(parts);
+    if (next.cost < best.cost) best = next;
   }
-  const found = best as WholeParts | null;
-  if (!found) throw new RangeError('No weights to round');
-  refine(found.parts, attempt);
-  return best as unknown as WholeParts;
+  const { cost: _, ...found } = refined(best, attempt);
+  return found;
 }
 
-/** Moves one part at a time to the next measure for as long as that is better. */
-function refine(from: readonly number[], attempt: (parts: readonly number[]) => boolean): void {
-  let parts = [...from];
+/** With one part at a time moved to the next measure for as long as that is better. */
+function refined(from: Attempt, attempt: (parts: readonly number[]) => Attempt): Attempt {
+  let best = from;
   for (let round = 0; round < MEASURES.length; round++) {
-    let better = false;
-    for (let i = 0; i < parts.length; i++)
+    const before = best;
+    for (let i = 0; i < best.parts.length; i++)
       for (const by of [-1, 1]) {
-        const measure = MEASURES[MEASURES.indexOf(parts[i]) + by];
+        const measure = MEASURES[MEASURES.indexOf(best.parts[i]) + by];
         if (measure === undefined) continue;
-        const next = parts.with(i, measure);
-        if (!next.some((part) => part >= 1) || !attempt(next)) continue;
-        parts = next;
-        better = true;
+        const parts = best.parts.with(i, measure);
+        if (!parts.some((part) => part >= 1)) continue;
+        const next = attempt(parts);
+        if (next.cost < best.cost) best = next;
       }
-    if (!better) return;
+    if (best === before) break;
   }
+  return best;
 }
 
 /** The measures on either side of an amount, one where it is met or lies beyond the ends. */

@@ -3,17 +3,18 @@
 import { useState } from 'react';
 import { hexFromOklab } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
+import { guessCard, type CardRole } from '@/core/mixing/card-photo';
 import { fitCard } from '@/core/mixing/fit-card';
 import { mixColour } from '@/core/mixing/mix-lab';
 import { opticsOf, type Optics } from '@/core/mixing/pigment';
 import { TITANIUM_WHITE } from '@/core/mixing/pigments/pigments';
 import type { ShelfCard } from '@/contracts/shelf';
+import { PatchPhoto } from '@/materials/patch-photo';
 import { Button } from '@/ui/button';
 import { TextField } from '@/ui/field';
 import { Fold } from '@/ui/panel-parts';
 import { typedColour } from '@/ui/typed-colour';
 import { percent } from '@/ui/words';
-import { CardPhoto } from './card-photo';
 
 interface Props {
   /** The tube as its pigments and strength have it. */
@@ -23,6 +24,7 @@ interface Props {
 }
 
 const WHITE_PARTS = 4;
+const CARD_TITLES: Readonly<Record<CardRole, string>> = { massTone: 'from the tube', tint: 'tint' };
 const GREY: Oklab = { L: 0.5, a: 0, b: 0 };
 
 /** A painted card of the tube: photographed or typed, fitted, and held beside what is foretold. */
@@ -38,7 +40,10 @@ export function CardForm({ plain, card, onCard }: Props) {
     text.trim() && !colour ? 'Not a colour yet.' : undefined;
   return (
     <Fold title="Card" aside={card ? 'fitted' : 'none painted'}>
-      <CardPhoto
+      <PatchPhoto
+        of="a card"
+        roles={CARD_TITLES}
+        guess={guessCard}
         onPatch={(role, colour) =>
           (role === 'massTone' ? setMassTone : setTint)(hexFromOklab(colour))
         }

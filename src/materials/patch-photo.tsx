@@ -2,41 +2,46 @@
 
 import { useRef, useState } from 'react';
 import type { Oklab } from '@/core/colour/oklab';
-import { byPaper, CARD_ROLES, guessCard, type CardRole } from '@/core/mixing/card-photo';
+import { byPaper, PAPER, type PatchGuess } from '@/core/mixing/card-photo';
 import { pictureOf, type Picture } from '@/core/picture/picture';
 import { probe } from '@/core/picture/probe';
 import { Choice } from '@/ui/choice';
 import { showError } from '@/ui/notices';
 
-interface Props {
+interface Props<R extends string> {
+  /** What is photographed, in words: "a card". */
+  of: string;
+  /** The painted patches that are wanted, each with its title. */
+  roles: Readonly<Record<R, string>>;
+  /** What the patches of a photograph most likely are. */
+  guess: (picture: Picture) => PatchGuess<R>;
   /** A painted patch, freed of the light by the paper beside it. */
-  onPatch: (role: 'massTone' | 'tint', colour: Oklab) => void;
+  onPatch: (role: R, colour: Oklab) => void;
 }
 
 /** The long side on which a photograph is read. */
 const SIDE = 900;
 const RADIUS = 0.015;
-const TITLES: Readonly<Record<CardRole, string>> = {
-  paper: 'paper',
-  massTone: 'from the tube',
-  tint: 'tint',
-};
 
-type Places = Partial<Record<CardRole, { x: number; y: number; colour: Oklab }>>;
+type Places<R extends string> = Partial<
+  Record<R | typeof PAPER, { x: number; y: number; colour: Oklab }>
+>;
 
-/** A photographed card: its patches are found, and put right by a touch. */
-export function CardPhoto({ onPatch }: Props) {
+/** A photograph of paint beside paper: its patches are found, and put right by a touch. */
+export function PatchPhoto<R extends string>({ of, roles, guess, onPatch }: Props<R>) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const [picture, setPicture] = useState<Picture | null>(null);
-  const [places, setPlaces] = useState<Places>({});
-  const [role, setRole] = useState<CardRole>('massTone');
+  const [places, setPlaces] = useState<Places<R>>({});
+  const painted = Object.keys(roles) as R[];
+  const all: readonly (R | typeof PAPER)[] = [PAPER, ...painted];
+  const [role, setRole] = useState<R | typeof PAPER>(painted[0]);
+  const titleOf = (one: R | typeof PAPER) => (one === PAPER ? 'paper' : roles[one]);
 
-  const settle = (next: Places) => {
+  const settle = (next: Places<R>) => {
     setPlaces(next);
-    for (const painted of ['massTone', 'tint'] as const) {
-      const found = next[painted];
-      if (found)
-        onPatch(painted, next.paper ? byPaper(found.colour, next.paper.colour) : found.colour);
+    for (const one of painted) {
+      const found = next[one];
+      if (found) onPatch(one, next.paper ? byPaper(found.colour, next.paper.colour) : found.colour);
     }
   };
   const read = async (file: File) => {
@@ -54,16 +59,16 @@ export function CardPhoto({ onPatch }: Props) {
       pen.drawImage(image, 0, 0, width, height);
       const next = pictureOf(width, height, pen.getImageData(0, 0, width, height).data);
       setPicture(next);
-      const { guess } = guessCard(next);
+      const found = guess(next);
       settle(
         Object.fromEntries(
-          CARD_ROLES.flatMap((one) => {
-            const patch = guess[one];
+          all.flatMap((one) => {
+            const patch = found[one];
             if (!patch) return [];
             const { x, y, colour } = patch;
             return [[one, { x: x + patch.width / 2, y: y + patch.height / 2, colour }]];
           }),
-        ),
+        ) as Places<R>,
       );
     } catch {
       showError(
@@ -78,7 +83,7 @@ export function CardPhoto({ onPatch }: Props) {
   return (
     <div>
       <label className="inline-flex min-h-10 items-center border border-ink bg-sheet px-3 text-[15px] font-semibold hover:bg-faint has-focus-visible:outline-2">
-        Photograph of a card
+        Photograph of {of}
         <input
           type="file"
           accept="image/*"
@@ -94,7 +99,7 @@ export function CardPhoto({ onPatch }: Props) {
         <div className="relative">
           <canvas
             ref={canvas}
-            aria-label="The photographed card; a touch takes a patch"
+            aria-label={`The picture of ${of}: a touch takes a patch`}
             role="img"
             className="block w-full touch-manipulation"
             onClick={(event) => {
@@ -102,17 +107,17 @@ export function CardPhoto({ onPatch }: Props) {
               touch((event.clientX - box.left) / box.width, (event.clientY - box.top) / box.height);
             }}
           />
-          {CARD_ROLES.map((one) => {
+          {all.map((one) => {
             const place = places[one];
             return (
               place && (
                 <span
                   key={one}
-                  data-testid={`card-${one}`}
+                  data-testid={`patch-${one}`}
                   className="pointer-events-none absolute -translate-x-1/2 -translate-y-1/2 border border-ink bg-sheet px-1 text-xs text-ink"
                   style={{ left: `${place.x * 100}%`, top: `${place.y * 100}%` }}
                 >
-                  {TITLES[one]}
+                  {titleOf(one)}
                 </span>
               )
             );
@@ -124,7 +129,7 @@ export function CardPhoto({ onPatch }: Props) {
             showLabel={false}
             fill
             value={role}
-            options={CARD_ROLES.map((value) => ({ value, title: TITLES[value] }))}
+            options={all.map((value) => ({ value, title: titleOf(value) }))}
             onChange={setRole}
           />
         </div>
