@@ -9,7 +9,7 @@ import { seedDemo } from './seed';
 import { demoId, readStory } from './story';
 import { DEFAULT_LIBRARY_PALETTE } from '@/study/library';
 
-jest.setTimeout(120_000);
+jest.setTimeout(300_000);
 
 let end: () => Promise<void>;
 beforeAll(async () => {
