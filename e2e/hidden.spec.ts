@@ -24,9 +24,17 @@ const spreadAt = async (page: Page, x: number, y: number) => {
   const pixel = await pixelAt(page, ...(await onStage(page, x, y)));
   return Math.max(...pixel) - Math.min(...pixel);
 };
+const ON_A_ROW = [1100, 420] as const;
+const isOnRow = (page: Page) =>
+  page.evaluate(
+    ([x, y]) => Boolean(document.elementFromPoint(x, y)?.closest('button[aria-pressed]')),
+    ON_A_ROW,
+  );
 
 test('a fog: what is hidden is listed, shown, mapped and taken as pairs', async ({ page }) => {
   await openStudy(page, app.url, 'Fog at the passing loop');
+  // A pointer at rest where a row will be.
+  await page.mouse.move(...ON_A_ROW);
   await page.keyboard.press('h');
   await expect(page).toHaveURL(/step=hidden/);
   await expect(finding(page)).toContainText(/^(Six|Seven|Eight|Nine) quiet colours/);
@@ -37,7 +45,8 @@ test('a fog: what is hidden is listed, shown, mapped and taken as pairs', async 
       .first(),
   ).toBeVisible();
 
-  // Pushed, the sky has colour; as it came, hardly any.
+  // Pushed, the sky has colour; as it came, hardly any. The row beneath the pointer isn't pointed at.
+  await expect.poll(() => isOnRow(page)).toBe(true);
   await expect.poll(() => spreadAt(page, 0.62, 0.45)).toBeGreaterThan(44);
   await choose(page, 'Seen as', 'plain');
   await expect.poll(() => spreadAt(page, 0.62, 0.45)).toBeLessThan(25);

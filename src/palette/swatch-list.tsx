@@ -4,6 +4,7 @@ import { Lock } from 'lucide-react';
 import { hexFromOklab } from '@/core/colour/hex';
 import { valueOfOklab } from '@/core/colour/value';
 import type { TraySwatch } from '@/contracts/study';
+import { pointingByMouse } from '@/ui/pointing';
 import { useSettings } from '@/ui/settings';
 import { percent, valueWords } from '@/ui/words';
 import { usePaletteHost, usePaletteState } from './host';
@@ -29,8 +30,10 @@ export function SwatchList({ swatches }: { swatches: readonly TraySwatch[] }) {
             <tr
               key={swatch.id}
               className={`border-t ${pointed ? 'bg-faint' : ''}`}
-              onMouseEnter={() => select({ hovered: swatch.id })}
-              onMouseLeave={() => select({ hovered: null })}
+              {...pointingByMouse(
+                () => select({ hovered: swatch.id }),
+                () => select({ hovered: null }),
+              )}
             >
               <td>
                 <button

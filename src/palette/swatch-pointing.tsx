@@ -1,6 +1,7 @@
 'use client';
 
 import type { ReactNode } from 'react';
+import { pointing } from '@/ui/pointing';
 import { usePaletteHost, usePaletteState } from './host';
 
 /** A row that speaks of a swatch: pointed at, its place in the picture is; pressed, it stays so. */
@@ -19,10 +20,10 @@ export function SwatchPointing({
     <button
       type="button"
       aria-pressed={pinned}
-      onMouseEnter={() => select({ hovered: id })}
-      onMouseLeave={() => select({ hovered: null })}
-      onFocus={() => select({ hovered: id })}
-      onBlur={() => select({ hovered: null })}
+      {...pointing(
+        () => select({ hovered: id }),
+        () => select({ hovered: null }),
+      )}
       onClick={() => select({ pinned: pinned ? null : id })}
       className={`min-h-10 w-full text-left hover:bg-faint ${pinned ? 'font-semibold underline' : ''} ${className}`}
     >

@@ -7,6 +7,7 @@ import { hexFromOklab } from '@/core/colour/hex';
 import { valueOfOklab } from '@/core/colour/value';
 import type { TraySwatch } from '@/contracts/study';
 import { isEnd } from '@/study/edits';
+import { pointing } from '@/ui/pointing';
 import { useSettings } from '@/ui/settings';
 import { percent, valueWords } from '@/ui/words';
 import type { StaveColumn } from '@/core/palette/stave-layout';
@@ -57,10 +58,10 @@ export function TrayBlock({
       aria-pressed={selected}
       title={words}
       onClick={(event) => onSelect(event.shiftKey || event.ctrlKey || event.metaKey)}
-      onMouseEnter={() => onPoint(true)}
-      onMouseLeave={() => onPoint(false)}
-      onFocus={() => onPoint(true)}
-      onBlur={() => onPoint(false)}
+      {...pointing(
+        () => onPoint(true),
+        () => onPoint(false),
+      )}
       onKeyDown={(event) => {
         onKey(event);
         if (!event.defaultPrevented) listeners?.onKeyDown?.(event);

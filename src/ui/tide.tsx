@@ -1,5 +1,6 @@
 import { hexFromOklab } from '@/core/colour/hex';
 import type { FamilyPresence } from '@/core/measure/hues';
+import { pointingByMouse } from './pointing';
 
 const WIDE = 303;
 const HIGH = 62;
@@ -44,7 +45,13 @@ export function Tide({ families, most = mostOf(families), high = HIGH, onPoint }
       className="block w-full"
     >
       {families.map(({ family, light, shadow, lightColour, shadowColour }, index) => (
-        <g key={family} onMouseEnter={() => onPoint?.(index)} onMouseLeave={() => onPoint?.(null)}>
+        <g
+          key={family}
+          {...pointingByMouse(
+            () => onPoint?.(index),
+            () => onPoint?.(null),
+          )}
+        >
           <rect x={index * column} width={column} height={2 * high + LETTERS} fill="transparent" />
           <rect
             x={index * column + 1.5}

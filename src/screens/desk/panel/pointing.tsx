@@ -1,6 +1,7 @@
 'use client';
 
 import type { ReactNode } from 'react';
+import { pointing } from '@/ui/pointing';
 import { useDesk, useDeskStore } from '../desk-store';
 import { sameFocus, type Focus } from '../extension-points';
 
@@ -24,10 +25,10 @@ export function Pointing({
     <button
       type="button"
       aria-pressed={pinned}
-      onMouseEnter={() => set({ hovered: focus })}
-      onMouseLeave={() => set({ hovered: null })}
-      onFocus={() => set({ hovered: focus })}
-      onBlur={() => set({ hovered: null })}
+      {...pointing(
+        () => set({ hovered: focus }),
+        () => set({ hovered: null }),
+      )}
       onClick={() => set({ pinned: pinned ? null : focus })}
       className={`min-h-10 w-full text-left hover:bg-faint ${pinned ? 'font-semibold underline' : ''} ${className}`}
     >

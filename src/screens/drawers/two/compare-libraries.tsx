@@ -6,6 +6,7 @@ import { hexFromOklab } from '@/core/colour/hex';
 import { valueOfOklab } from '@/core/colour/value';
 import { pairUp, type Pair } from '@/core/palette/pair-up';
 import type { Library, Swatch } from '@/contracts/library';
+import { pointing } from '@/ui/pointing';
 import { useSettings } from '@/ui/settings';
 import { Slider } from '@/ui/slider';
 import { Stave, staveWords } from '@/ui/stave';
@@ -42,12 +43,11 @@ export function CompareLibraries({ one, other }: Props) {
           : [];
     return new Set(places.map((at) => swatches[at].id));
   };
-  const point = (next: Part) => ({
-    onMouseEnter: () => setPart(next),
-    onMouseLeave: () => setPart(null),
-    onFocus: () => setPart(next),
-    onBlur: () => setPart(null),
-  });
+  const point = (next: Part) =>
+    pointing(
+      () => setPart(next),
+      () => setPart(null),
+    );
   return (
     <BackRoom wide>
       <h1 className="sr-only">
@@ -129,12 +129,7 @@ function sentence(shared: number, near: number, onlyOne: number, onlyOther: numb
     : `The two have nothing in common. ${own}`;
 }
 
-interface Pointing {
-  onMouseEnter: () => void;
-  onMouseLeave: () => void;
-  onFocus: () => void;
-  onBlur: () => void;
-}
+type Pointing = ReturnType<typeof pointing>;
 
 function Pairs({
   title,
