@@ -92,7 +92,7 @@ test('a shelf from nothing to a recipe, a tried mixture and a corrected recipe',
   await form.getByLabel('Parts of Ultramarine').fill('none');
   await expect(form.getByRole('button', { name: 'Keep what came of it' })).toBeDisabled();
   await form.getByLabel('Parts of Ultramarine').fill('1');
-  await form.getByLabel(/^What the dab looks like/).fill('#2f62b4');
+  await form.getByRole('textbox', { name: /^Or type it/ }).fill('#2f62b4');
   // Photographed beside paper, the dab is found; what was matched by eye may be typed over it.
   const dab = await sharp({
     create: { width: 400, height: 160, channels: 3, background: '#403c38' },
@@ -115,8 +115,8 @@ test('a shelf from nothing to a recipe, a tried mixture and a corrected recipe',
     .getByLabel('Photograph of the dab')
     .setInputFiles({ name: 'dab.png', mimeType: 'image/png', buffer: dab });
   await expect(form.getByTestId('patch-dab')).toBeVisible();
-  await expect(form.getByLabel(/^What the dab looks like/)).not.toHaveValue('#2f62b4');
-  await form.getByLabel(/^What the dab looks like/).fill('#2f62b4');
+  await expect(form.getByRole('textbox', { name: /^Or type it/ })).not.toHaveValue('#2f62b4');
+  await form.getByRole('textbox', { name: /^Or type it/ }).fill('#2f62b4');
   await form.getByLabel('In words').fill('far stronger than it said');
   await form.getByRole('button', { name: 'Keep what came of it' }).click();
   await expect(page.getByTestId('outcome')).toContainText('before your mixtures corrected');
@@ -143,7 +143,7 @@ test('a shelf from nothing to a recipe, a tried mixture and a corrected recipe',
   await expect(recipe).toContainText('Corrected by 1 of your mixtures');
   await expect(recipe.getByTestId('cautions')).toContainText('Oily rags');
   await recipe.getByRole('button', { name: 'Tried it' }).click();
-  await page.getByLabel(/^What the dab looks like/).fill('#6d7683');
+  await page.getByRole('textbox', { name: /^Or type it/ }).fill('#6d7683');
   await page.getByRole('button', { name: 'Keep what came of it' }).click();
   await expect(recipe.getByRole('list', { name: 'Tried before' })).toContainText('Foretold within');
   await expect(recipe).toContainText('Corrected by 2 of your mixtures');

@@ -35,6 +35,7 @@ function longDocument(title: string): StudyDocument {
     follows: null,
     components: [],
     change: null,
+    recipe: null,
     area: null,
     spread: null,
     parts: [],

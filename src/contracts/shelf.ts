@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { OPACITIES } from '@/core/mixing/pigment';
 import { pigmentOf } from '@/core/mixing/pigments/pigments';
 import { oklabSchema } from './colour';
 import { asOne, byId } from './documents/merge-policy';
@@ -45,6 +46,8 @@ export const tubeSchema = z.object({
   pigments: asOne(pigmentsSchema),
   /** Times the usual strength, as the person has it. */
   strength: strengthSchema,
+  /** As its label has it; null leaves it to its pigments. */
+  opacity: z.enum(OPACITIES).nullable().default(null),
   standing: z.enum(STANDINGS),
   pricePerMl: z.number().min(0).max(1000).nullable(),
   card: asOne(cardSchema.nullable().default(null)),
@@ -74,12 +77,14 @@ const withOwnIds = (things: readonly { id: string }[]) =>
   new Set(things.map(({ id }) => id)).size === things.length;
 
 export const shelfContentSchema = z.object({
+  /** Whose shelf it is, as recipes say it that leave it; empty where nobody said. */
+  owner: text().max(120).default(''),
   tubes: byId(z.array(tubeSchema).max(MAX_TUBES).refine(withOwnIds, 'two tubes have the same id')),
   tries: byId(z.array(trySchema).max(MAX_TRIES).refine(withOwnIds, 'two tries have the same id')),
 });
 export type ShelfContent = z.infer<typeof shelfContentSchema>;
 
-export const EMPTY_SHELF: ShelfContent = { tubes: [], tries: [] };
+export const EMPTY_SHELF: ShelfContent = { owner: '', tubes: [], tries: [] };
 
 const storedShelfSchema = shelfContentSchema.extend({ version: z.literal(SHELF_VERSION) });
 export type StoredShelf = z.infer<typeof storedShelfSchema>;
@@ -133,6 +138,7 @@ export function withMissing(here: ShelfContent, other: ShelfContent): ShelfConte
     return [...own, ...others.filter(({ id }) => !ids.has(id))].slice(0, max);
   };
   return {
+    owner: here.owner || other.owner,
     tubes: missing(here.tubes, other.tubes, MAX_TUBES),
     tries: missing(here.tries, other.tries, MAX_TRIES),
   };

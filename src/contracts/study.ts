@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { DEPTH_WORDS } from '@/core/depth/depth-marks';
 import { SCHEMES } from '@/core/measure/harmony';
 import { BREAKS, MIN_ZONES, MAX_ZONES } from '@/core/measure/zones';
+import { swatchRecipeSchema } from '@/core/mixing/swatch-recipe';
 import { LEANS } from '@/core/palette/lean';
 import { DEFAULT_TARGET, ROLES } from '@/core/palette/proportion';
 import { MAX_SQUINT, DEFAULT_SQUINT } from '@/core/picture/squint';
@@ -73,6 +74,8 @@ const leafSwatchSchema = z.object({
   /** The colours that make a picked area's average, the largest first. */
   components: asOne(z.array(z.object({ colour: oklabSchema, share: fraction })).max(4)),
   change: asOne(swatchChangeSchema.nullable()),
+  /** How it is mixed, once that is kept with it. */
+  recipe: asOne(swatchRecipeSchema.nullable()),
   /** Where it was taken, or where most of it stands. */
   area: asOne(areaSchema.nullable()),
   /** Mean CIEDE2000 within the picked area; null for one that was not picked. */

@@ -1,14 +1,14 @@
 'use client';
 
 import { useState } from 'react';
-import { hexFromOklab } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
 import type { ShelfTry } from '@/contracts/shelf';
 import { guessDab } from '@/core/mixing/card-photo';
 import { Button } from '@/ui/button';
+import { ChangeColour } from '@/ui/change-colour';
 import { NoteField, TextField } from '@/ui/field';
 import { PatchPhoto } from './patch-photo';
-import { typedColour } from '@/ui/typed-colour';
+import { useColourChange } from '@/ui/use-colour-change';
 
 interface Props {
   parts: ShelfTry['parts'];
@@ -25,9 +25,9 @@ const GREY: Oklab = { L: 0.6, a: 0, b: 0 };
 /** What was really mixed and what it looked like: parts as used, the dab's colour, words. */
 export function TriedForm({ parts, nameOf, start, note: was, onTried }: Props) {
   const [amounts, setAmounts] = useState(() => parts.map((part) => String(part.parts)));
-  const [text, setText] = useState(start ? hexFromOklab(start) : '');
+  const dab = useColourChange(start ?? GREY);
   const [note, setNote] = useState(was);
-  const colour = typedColour(text, start ?? GREY);
+  const colour = start || dab.change ? dab.colour : null;
   const used = amounts.map(Number);
   const isMixed = used.every((amount) => amount >= 0 && amount <= 1000) && used.some((n) => n > 0);
   return (
@@ -62,25 +62,16 @@ export function TriedForm({ parts, nameOf, start, note: was, onTried }: Props) {
             />
           ))}
         </div>
-        <div>
-          <TextField
-            label="What the dab looks like: hex, oklch(), lab() …"
-            value={text}
-            error={colour ? undefined : 'Not a colour yet: try #8a6f4d.'}
-            onChange={(event) => setText(event.target.value)}
-          />
-          <div
-            aria-hidden
-            className="mt-2 h-16 border"
-            style={{ background: colour ? hexFromOklab(colour) : undefined }}
-          />
+        <fieldset>
+          <legend className="text-sm text-soft">What the dab looks like, matched by eye</legend>
+          <ChangeColour {...dab} />
           <PatchPhoto
             of="the dab"
             roles={DAB_TITLES}
             guess={guessDab}
-            onPatch={(_, found) => setText(hexFromOklab(found))}
+            onPatch={(_, found) => dab.onType(found)}
           />
-        </div>
+        </fieldset>
         <div className="flex flex-col gap-2">
           <NoteField
             label="In words"

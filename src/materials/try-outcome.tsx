@@ -3,7 +3,7 @@
 import type { ShelfContent, ShelfTry } from '@/contracts/shelf';
 import { missesOf } from '@/study/shelf';
 import { useSettings } from '@/ui/settings';
-import { missWords } from './words';
+import { missWords } from '@/ui/miss-words';
 
 /** What came of a mixture beside what it was for, and how much nearer it is foretold since. */
 export function TryOutcome({

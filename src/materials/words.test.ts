@@ -4,7 +4,9 @@ import { MUNSELL_SCALE } from '@/core/colour/value-scale';
 import { PAINTERS_WHEEL } from '@/core/colour/wheel';
 import { stepsOf } from '@/core/mixing/recipe-steps';
 import { tubesOf } from '@/core/mixing/testing/mixtures';
-import { changeBetween, missWords, partWords, recipeWords, stepSentence } from './words';
+import { partWords, recipeWords } from '@/core/mixing/recipe-words';
+import { changeBetween, missWords } from '@/ui/miss-words';
+import { stepSentence } from './words';
 
 const of = (hex: string) => oklabFromHex(hex) as Oklab;
 

@@ -12,6 +12,7 @@ import { ColourDetails } from '@/ui/colour-details';
 import { Fold } from '@/ui/panel-parts';
 import { capital, percent } from '@/ui/words';
 import { usePaletteHost, useSwatches } from './host';
+import { KeptRecipe } from './kept-recipe';
 import { TowardSwatch } from './toward-swatch';
 import { VariationsForm } from './variations-form';
 
@@ -22,6 +23,7 @@ export function SwatchTools({ swatch }: { swatch: TraySwatch }) {
   return (
     <>
       <div className="mb-1 flex flex-col gap-2">
+        <KeptRecipe swatch={swatch} />
         {swatch.parts.length > 0 && (
           <Made
             colours={swatch.parts.map(({ swatch: part }) => ({

@@ -47,7 +47,7 @@ export function TrayBlock({
   const { settings } = useSettings();
   const value = valueOfOklab(swatch.colour);
   const top = (1 - value / 10) * room;
-  const words = `${number}, ${swatch.name}, value ${valueWords(value, settings.scale)}${swatch.share === null ? '' : `, ${percent(swatch.share)}`}${swatch.role ? `, ${swatch.role}` : ''}${swatch.locked ? ', locked' : ''}${swatch.follows ? ', linked' : ''}`;
+  const words = `${number}, ${swatch.name}, value ${valueWords(value, settings.scale)}${swatch.share === null ? '' : `, ${percent(swatch.share)}`}${swatch.role ? `, ${swatch.role}` : ''}${swatch.locked ? ', locked' : ''}${swatch.follows ? ', linked' : ''}${swatch.recipe ? ', with its recipe' : ''}`;
   return (
     <button
       ref={setNodeRef}
@@ -83,7 +83,14 @@ export function TrayBlock({
           width: Math.max(isEnd(swatch) ? MIN_END : 4, column.block - 4),
           background: hexFromOklab(swatch.colour),
         }}
-      />
+      >
+        {swatch.recipe && (
+          <span
+            className="absolute inset-y-0 right-0 w-1/3 max-w-4 border-l border-sheet"
+            style={{ background: hexFromOklab(swatch.recipe.colour) }}
+          />
+        )}
+      </span>
       <span
         className="absolute left-0 flex max-w-full items-center gap-0.5 overflow-hidden text-xs whitespace-nowrap"
         style={{ top: top + block + 3, width: column.width - 4 }}

@@ -128,6 +128,7 @@ describe('what is out of bounds is refused, and changes nothing', () => {
       follows: null,
       components: [],
       change: null,
+      recipe: null,
       area: null,
       spread: null,
       parts,

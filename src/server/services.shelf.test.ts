@@ -18,7 +18,7 @@ beforeEach(async () => {
 afterEach(() => end());
 
 it('is empty at first, keeps what is put on it, and knows what it was', async () => {
-  expect(await getShelf()).toEqual({ revision: 1, content: { tubes: [], tries: [] } });
+  expect(await getShelf()).toEqual({ revision: 1, content: someShelf() });
   await Promise.all([getShelf(), getShelf()]);
   const saved = await saveShelf(1, someShelf('a', 'b'));
   expect(saved.revision).toBe(2);
@@ -26,7 +26,7 @@ it('is empty at first, keeps what is put on it, and knows what it was', async ()
   const [now, first] = await listShelfHistory();
   expect(now).toMatchObject({ revision: 2, tubes: 2, added: 2, removed: 0, changed: 0 });
   expect(first).toMatchObject({ revision: 1, tubes: 0 });
-  expect(await shelfRevisions.get(SHELF_ID, 1)).toEqual({ tubes: [], tries: [] });
+  expect(await shelfRevisions.get(SHELF_ID, 1)).toEqual(someShelf());
 });
 
 it('refuses a save on an older revision, with what is newer, and overwrites nothing', async () => {
@@ -46,7 +46,10 @@ it('says what of a tube was changed, and what was taken away', async () => {
   const db = await database();
   // A sitting that is over: the next save begins another.
   await db.execute(`update shelf_revision set began_at = now() - interval '1 hour'`);
-  await saveShelf(2, { tubes: [someTube('a'), someTube('b', { standing: 'off' })], tries: [] });
+  await saveShelf(2, {
+    ...someShelf(),
+    tubes: [someTube('a'), someTube('b', { standing: 'off' })],
+  });
   expect((await listShelfHistory())[0]).toMatchObject({
     tubes: 2,
     added: 0,
@@ -58,7 +61,7 @@ it('says what of a tube was changed, and what was taken away', async () => {
 it('takes in what another shelf has and it lacks, and changes nothing of its own', async () => {
   await getShelf();
   const own = someTube('a', { name: 'mine' });
-  await saveShelf(1, { tubes: [own], tries: [] });
+  await saveShelf(1, { ...someShelf(), tubes: [own] });
   const db = await database();
   await db.transaction((tx) => addToShelf(tx, someShelf('a', 'b')));
   expect((await getShelf()).content.tubes).toEqual([own, someTube('b')]);

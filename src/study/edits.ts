@@ -40,6 +40,7 @@ export const DEFAULT_SWATCH_FIELDS = {
   follows: null,
   components: [],
   change: null,
+  recipe: null,
   parts: [],
 };
 
@@ -85,6 +86,7 @@ export function applyExtraction(
       spread: null,
       ...DEFAULT_SWATCH_FIELDS,
       role: heir?.role ?? null,
+      recipe: heir?.recipe ?? null,
     };
   });
   // What stays keeps its order; what is new goes where its value is.

@@ -14,6 +14,7 @@ export const DEFAULT_LIBRARY_SWATCH = {
   provenance: null,
   follows: null,
   change: null,
+  recipe: null,
   parts: [],
 } satisfies Partial<Swatch>;
 /** What a library has beside its swatches that nothing was built in. */
@@ -30,7 +31,7 @@ export function libraryFrom(
 ): { studyId: string } & Pick<LibraryContent, 'swatches' | 'sets' | 'target'> {
   const { swatches, sets, target } = document.palette;
   const kept = (swatch: TraySwatch): Swatch => {
-    const { id, name, note, role, colour, share, area, follows, change, parts } = swatch;
+    const { id, name, note, role, colour, share, area, follows, change, recipe, parts } = swatch;
     return {
       id,
       name,
@@ -47,6 +48,7 @@ export function libraryFrom(
       },
       follows,
       change,
+      recipe,
       parts: parts.map((part) => ({ at: part.at, swatch: kept(part.swatch) })),
     };
   };
@@ -94,7 +96,7 @@ function inTray({ parts, ...swatch }: Swatch): LibraryTraySwatch {
 
 /** What was merged goes on as another name, and keeps the place of its largest part. */
 function fromTray(swatch: LibraryTraySwatch): Swatch {
-  const { id, name, note, role, colour, share, follows, change } = swatch;
+  const { id, name, note, role, colour, share, follows, change, recipe } = swatch;
   const parts = swatch.parts.map((part) => ({ at: part.at, swatch: fromTray(part.swatch) }));
   const members = parts.map((part) => part.swatch);
   const largest = members.reduce<Swatch | null>(
@@ -113,6 +115,7 @@ function fromTray(swatch: LibraryTraySwatch): Swatch {
     provenance: swatch.provenance ?? largest?.provenance ?? null,
     follows,
     change,
+    recipe,
     parts,
   };
 }

@@ -34,6 +34,7 @@ export function mergedLibrary(
     const mean = keeping === 'mean' && {
       colour: mergedColour([swatch.colour, twin.colour], shares),
       change: null,
+      recipe: null,
     };
     return {
       ...swatch,

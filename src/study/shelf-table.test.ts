@@ -46,6 +46,7 @@ it('columns stand in any order, cells are parted by anything, and most may be mi
       number: '',
       pigments: ['PB29'],
       strength: 1,
+      opacity: null,
       standing: 'palette',
       pricePerMl: null,
       card: null,
@@ -57,21 +58,24 @@ it('columns stand in any order, cells are parted by anything, and most may be mi
 it('lines that are no tube are told by their number and left out', () => {
   const { tubes, problems } = read(
     [
-      'name,pigments,strength,price per ml',
-      'Good,PB29,"1,5",0.2',
+      'name,pigments,strength,price per ml,opacity',
+      'Good,PB29,"1,5",0.2,Semi-opaque',
       'Odd,PX99,1,',
       ',PB29,1,',
       'Much,PB29,strong,',
       'Dear,PB29,1,free',
       'Over,PB29,9,',
+      'Dim,PB29,1,,milky',
     ].join('\n'),
   );
   expect(tubes.map(({ name, strength }) => [name, strength])).toEqual([['Good', 1.5]]);
-  expect(problems.map(({ line }) => line)).toEqual([3, 4, 5, 6, 7]);
+  expect(tubes[0].opacity).toBe('semi-opaque');
+  expect(problems.map(({ line }) => line)).toEqual([3, 4, 5, 6, 7, 8]);
   expect(problems[0].why).toContain('PX99');
   expect(problems[1].why).toContain('needs a name');
   expect(problems[2].why).toContain('strong');
   expect(problems[3].why).toContain('free');
+  expect(problems[5].why).toContain('milky');
 });
 
 it('what is no table of tubes is refused', () => {

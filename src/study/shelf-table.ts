@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { OPACITIES } from '@/core/mixing/pigment';
 import { pigmentOf } from '@/core/mixing/pigments/pigments';
 import { STANDINGS, tubeSchema, type ShelfTube, type Standing } from '@/contracts/shelf';
 import type { NewId } from './edits';
@@ -9,6 +10,7 @@ const HEADER = [
   'number',
   'pigments',
   'strength',
+  'opacity',
   'where',
   'price per ml',
 ] as const;
@@ -35,12 +37,13 @@ export function tableOfTubes(tubes: readonly ShelfTube[]): string {
   const safe = (cell: string) => (FORMULA.test(cell) ? `'${cell}` : cell);
   return `${Papa.unparse({
     fields: [...HEADER],
-    data: tubes.map(({ name, maker, number, pigments, strength, standing, pricePerMl }) => [
+    data: tubes.map(({ name, maker, number, pigments, strength, opacity, standing, pricePerMl }) => [
       safe(name),
       safe(maker),
       safe(number),
       pigments.join(' + '),
       String(strength),
+      opacity ?? '',
       STANDING_WORDS[standing],
       pricePerMl === null ? '' : String(pricePerMl),
     ]),
@@ -76,6 +79,7 @@ export function tubesOfTable(
       number: cell('number'),
       pigments: pigmentsIn(cell('pigments')),
       strength: numberIn(cell('strength'), 1),
+      opacity: cell('opacity').toLowerCase() || null,
       standing: standingIn(cell('where')),
       pricePerMl: numberIn(cell('price per ml'), null),
       card: null,
@@ -111,5 +115,7 @@ function whyOf(cell: (column: Column) => string, message: string): string {
   if (Number.isNaN(numberIn(cell('strength'), 1))) return `“${cell('strength')}” is no strength`;
   if (Number.isNaN(numberIn(cell('price per ml'), 0)))
     return `“${cell('price per ml')}” is no price`;
+  if (cell('opacity') && !OPACITIES.some((one) => one === cell('opacity').toLowerCase()))
+    return `“${cell('opacity')}” is no opacity: ${OPACITIES.join(', ')}`;
   return message.replace(/\.$/, '').toLowerCase();
 }

@@ -3,7 +3,7 @@ import { fitCard } from '@/core/mixing/fit-card';
 import { learnedStrengths, missOfMixture, type MadeMixture } from '@/core/mixing/learn-strengths';
 import type { Optics } from '@/core/mixing/pigment';
 import { pigmentOf } from '@/core/mixing/pigments/pigments';
-import { times, tubeOf, type Tube } from '@/core/mixing/tube';
+import { labelled, times, tubeOf, type Tube } from '@/core/mixing/tube';
 import { TUBE_SETS } from '@/core/mixing/tube-sets';
 import { MAX_TUBES, type ShelfContent, type ShelfTry, type ShelfTube } from '@/contracts/shelf';
 import type { NewId } from './edits';
@@ -28,6 +28,7 @@ export function tubeOfPigment(id: string, newId: NewId): ShelfTube {
     number: '',
     pigments: [id],
     strength: 1,
+    opacity: null,
     standing: 'palette',
     pricePerMl: null,
     card: null,
@@ -90,9 +91,15 @@ export function removeTry(shelf: ShelfContent, id: string): ShelfContent {
   return { ...shelf, tries: shelf.tries.filter((one) => one.id !== id) };
 }
 
+/** A tube as its strength and its label have it, before any card. */
+export function plainTube(tube: ShelfTube): Tube {
+  const usual = tubeOf(tube.id, pigmentsOf(tube), tube.strength);
+  return tube.opacity ? labelled(usual, tube.opacity) : usual;
+}
+
 /** A tube as its card shows it, where one was painted. */
 function tubeByCard(tube: ShelfTube): Tube {
-  const plain = tubeOf(tube.id, pigmentsOf(tube), tube.strength);
+  const plain = plainTube(tube);
   return tube.card ? { ...plain, optics: fitCard(plain.optics, tube.card).optics } : plain;
 }
 

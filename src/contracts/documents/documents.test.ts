@@ -71,6 +71,7 @@ describe('how documents are merged', () => {
       'palette.swatches[].follows: one',
       'palette.swatches[].components: one',
       'palette.swatches[].change: one',
+      'palette.swatches[].recipe: one',
       'palette.swatches[].area: one',
       'palette.swatches[].spread: one',
       'palette.swatches[].parts: one',
@@ -106,6 +107,7 @@ describe('how documents are merged', () => {
       'swatches[].provenance: one',
       'swatches[].follows: one',
       'swatches[].change: one',
+      'swatches[].recipe: one',
       'swatches[].parts: one',
       'sets: byId',
       'sets[]<ladder>.id: one',
@@ -123,6 +125,7 @@ describe('how documents are merged', () => {
 
   it('is said of every key of a shelf', () => {
     expect(walk(mergePolicyOf(shelfContentSchema))).toEqual([
+      'owner: one',
       'tubes: byId',
       'tubes[].id: one',
       'tubes[].name: one',
@@ -130,6 +133,7 @@ describe('how documents are merged', () => {
       'tubes[].number: one',
       'tubes[].pigments: one',
       'tubes[].strength: one',
+      'tubes[].opacity: one',
       'tubes[].standing: one',
       'tubes[].pricePerMl: one',
       'tubes[].card: one',

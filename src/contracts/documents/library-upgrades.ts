@@ -1,9 +1,10 @@
+import { withoutRecipe } from './without-recipe';
 import { listOf, type Stored } from './versioned';
 
-export const LIBRARY_VERSION = 3;
+export const LIBRARY_VERSION = 4;
 
 /** What each function makes of a library: version 2 of version 1, and so on. */
-export const libraryUpgrades = [withNamesAndRoles, withSets];
+export const libraryUpgrades = [withNamesAndRoles, withSets, withRecipes];
 
 /** Version 1 said no version, and its oldest swatches neither other names nor a role. */
 function withNamesAndRoles(library: Stored): Stored {
@@ -30,4 +31,9 @@ function withSets(library: Stored): Stored {
       parts: [],
     })),
   };
+}
+
+/** In version 4 a swatch may have the recipe that it is mixed by. */
+function withRecipes(library: Stored): Stored {
+  return { ...library, swatches: listOf(library.swatches).map(withoutRecipe) };
 }

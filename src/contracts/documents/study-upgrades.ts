@@ -1,9 +1,10 @@
+import { withoutRecipe } from './without-recipe';
 import { listOf, type Stored } from './versioned';
 
-export const STUDY_VERSION = 4;
+export const STUDY_VERSION = 5;
 
 /** What each function makes of a study: version 2 of version 1, and so on. */
-export const studyUpgrades = [withAllFields, withDepthAndChanges, withKeysOfHarmonies];
+export const studyUpgrades = [withAllFields, withDepthAndChanges, withKeysOfHarmonies, withRecipes];
 
 /**
  * Version 1 grew by fields that older documents lack; from version 2 on all are there. The values are
@@ -64,6 +65,15 @@ function withKeysOfHarmonies(document: Stored): Stored {
           : set,
       ),
     },
+  };
+}
+
+/** In version 5 a swatch may have the recipe that it is mixed by. */
+function withRecipes(document: Stored): Stored {
+  const palette = document.palette as Stored;
+  return {
+    ...document,
+    palette: { ...palette, swatches: listOf(palette.swatches).map(withoutRecipe) },
   };
 }
 

@@ -126,6 +126,7 @@ describe('GPL', () => {
       'roles',
       'shares',
       'provenance',
+      'recipes',
       'links',
       'exact colour',
     ]);

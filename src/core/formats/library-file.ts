@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { cutText, wellFormedText } from '../text';
 import type { Oklab } from '../colour/oklab';
+import { swatchRecipeSchema, type SwatchRecipe } from '../mixing/swatch-recipe';
 import { ROLES, type Role } from '../palette/proportion';
 
 /** Where a swatch was taken from. Place in fractions of the original picture, radius a share of its diagonal. */
@@ -25,6 +26,8 @@ export interface FileSwatch {
   /** Share of the picture, 0–1, or null where it is not known. */
   share: number | null;
   provenance: Provenance | null;
+  /** How it is mixed, if that was kept. */
+  recipe: SwatchRecipe | null;
 }
 
 /** What a swatch library is, outside any store: what formats write and read. */
@@ -48,6 +51,7 @@ export type Capability =
   | 'roles'
   | 'shares'
   | 'provenance'
+  | 'recipes'
   | 'links'
   | 'exact colour'
   | '8-bit colour';
@@ -62,6 +66,7 @@ export const ALL_CAPABILITIES: readonly Capability[] = [
   'roles',
   'shares',
   'provenance',
+  'recipes',
   'links',
   'exact colour',
 ];
@@ -119,6 +124,7 @@ export const swatchPartsSchema = z.object({
     })
     .nullable()
     .default(null),
+  recipe: swatchRecipeSchema.nullable().default(null),
 });
 
 /** What our own formats keep beside name, note and colour; other keys of a swatch stay behind. */
@@ -127,8 +133,9 @@ export function partsOf({
   role,
   share,
   provenance,
+  recipe,
 }: Omit<FileSwatch, 'name' | 'note' | 'colour'>): z.infer<typeof swatchPartsSchema> {
-  return { otherNames, role, share, provenance };
+  return { otherNames, role, share, provenance, recipe };
 }
 
 /** A swatch of which only its colour and perhaps its name are known. */
@@ -141,6 +148,7 @@ export function bareSwatch(name: string, colour: Oklab): FileSwatch {
     colour,
     share: null,
     provenance: null,
+    recipe: null,
   };
 }
 

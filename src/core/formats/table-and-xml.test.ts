@@ -23,11 +23,12 @@ describe('CSV', () => {
             ...swatch,
             otherNames: tidy(swatch.otherNames),
             provenance: null,
+            recipe: null,
           })),
         );
       }),
     );
-    expect(loses(csv)).toEqual(['name', 'note', 'tags', 'provenance', 'links']);
+    expect(loses(csv)).toEqual(['name', 'note', 'tags', 'provenance', 'recipes', 'links']);
   });
 
   const FORMULAS = [

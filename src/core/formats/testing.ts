@@ -42,6 +42,23 @@ const anyProvenance = fc.record({
   radius: fc.double({ min: 0, max: 0.5, noNaN: true }),
 });
 
+const anyRecipe = fc.record({
+  owner: fc.string({ unit: 'grapheme', maxLength: 20 }),
+  parts: fc.array(
+    fc.record({
+      name: fc.string({ unit: 'grapheme', minLength: 1, maxLength: 20 }),
+      pigments: fc.array(fc.constantFrom('PW6', 'PB29', 'PBr7-raw-umber', 'unknown'), {
+        minLength: 1,
+        maxLength: 3,
+      }),
+      parts: fc.constantFrom(0.05, 0.25, 1, 7),
+    }),
+    { minLength: 1, maxLength: 4 },
+  ),
+  colour: anyOklab,
+  tried: fc.boolean(),
+});
+
 /** Libraries of everything that one can hold, their colours from `colours`. */
 export function anyLibraryOf(colours: fc.Arbitrary<Oklab>): fc.Arbitrary<LibraryFile> {
   return fc.record({
@@ -57,6 +74,7 @@ export function anyLibraryOf(colours: fc.Arbitrary<Oklab>): fc.Arbitrary<Library
         colour: colours,
         share: fc.option(fc.double({ min: 0, max: 1, noNaN: true })),
         provenance: fc.option(anyProvenance),
+        recipe: fc.option(anyRecipe),
       }),
       { minLength: 1, maxLength: 12 },
     ),

@@ -26,6 +26,14 @@ export const CAUTION_SOURCE = 'The maker’s data sheet and local rules say more
 /** Of the work itself, whatever the pigments. */
 export const STUDIO_CAUTIONS: readonly Caution[] = ['solvents', 'rags', 'rinse water'];
 
+/** All lines for work with some pigments, with where the rest is said. */
+export function cautionLines(pigments: readonly Pigment[]): string[] {
+  return [
+    ...[...cautionsOf(pigments), ...STUDIO_CAUTIONS].map((caution) => CAUTION_LINES[caution]),
+    CAUTION_SOURCE,
+  ];
+}
+
 /** What some pigments ask for, each once. */
 export function cautionsOf(pigments: readonly Pigment[]): Caution[] {
   return [...new Set(pigments.flatMap(({ metals = [] }) => metals))];

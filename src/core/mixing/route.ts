@@ -9,7 +9,7 @@ export const ROUTES = ['straight', 'complement', 'earth', 'grey', 'black'] as co
 export type Route = (typeof ROUTES)[number];
 
 /** Hues at least this far apart (degrees of OKLCH) dull each other. */
-const OPPOSED = 110;
+export const OPPOSED = 110;
 
 /** The route of a recipe, by its tubes. */
 export function routeOf(parts: readonly { tube: Tube }[]): Route {
@@ -42,7 +42,8 @@ export function tintOf(tube: Tube): Oklch {
 /** The hue of a tube in white, degrees of OKLCH. */
 export const tintHue = (tube: Tube): number => tintOf(tube).h;
 
-function hueDistance(one: number, other: number): number {
+/** Degrees between two hues, 0–180. */
+export function hueDistance(one: number, other: number): number {
   const apart = Math.abs(one - other) % 360;
   return Math.min(apart, 360 - apart);
 }

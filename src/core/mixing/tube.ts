@@ -1,5 +1,4 @@
-import type { Optics, Pigment } from './pigment';
-import { opticsOf } from './pigment';
+import { OPACITIES, opticsOf, type Opacity, type Optics, type Pigment } from './pigment';
 import { mixed } from './paint';
 import { BAND_COUNT } from './spectrum';
 
@@ -19,6 +18,21 @@ export function tubeOf(id: string, pigments: readonly Pigment[], strength = 1): 
 /** A paint so many times as strong. */
 export function times({ K, S }: Optics, strength: number): Optics {
   return { K: K.map((k) => k * strength), S: S.map((s) => s * strength) };
+}
+
+/** Scattering of a paint that its label calls one degree more opaque than its pigments are. */
+const MORE_OPAQUE = 1.5;
+
+/** How opaque a paint of some pigments is: as the most opaque of them. */
+export function opacityOf(pigments: readonly Pigment[]): Opacity {
+  return OPACITIES[Math.max(0, ...pigments.map(({ opacity }) => OPACITIES.indexOf(opacity)))];
+}
+
+/** A tube that is as opaque as its label says: it scatters half as much again for each degree beyond its pigments. */
+export function labelled(tube: Tube, opacity: Opacity): Tube {
+  const degrees = OPACITIES.indexOf(opacity) - OPACITIES.indexOf(opacityOf(tube.pigments));
+  const { K, S } = tube.optics;
+  return { ...tube, optics: { K, S: S.map((s) => s * MORE_OPAQUE ** degrees) } };
 }
 
 /** How much a part of a paint weighs in a mixture: its mean absorption and scattering. */

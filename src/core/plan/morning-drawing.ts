@@ -1,4 +1,4 @@
-import { CAUTION_LINES, CAUTION_SOURCE, cautionsOf, STUDIO_CAUTIONS } from '../mixing/cautions';
+import { cautionLines } from '../mixing/cautions';
 import type { MorningPlan, Pile } from '../mixing/morning-plan';
 import type { Tube } from '../mixing/tube';
 import type { Drawing, Mark } from './drawing';
@@ -72,9 +72,8 @@ export function morningDrawing(plan: MorningPlan, names: MorningNames): Drawing 
     y += ROW + 2;
   });
   const pigments = plan.squeezes.flatMap(({ tube }) => tube.pigments);
-  const lines = [...cautionsOf(pigments), ...STUDIO_CAUTIONS].map((one) => CAUTION_LINES[one]);
   y += 4;
-  for (const line of [...lines, CAUTION_SOURCE]) {
+  for (const line of cautionLines(pigments)) {
     if (!room(LINE)) continue;
     marks.push(text(MARGIN, y, line, 2.8, GREY));
     y += LINE;

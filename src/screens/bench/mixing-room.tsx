@@ -12,7 +12,7 @@ import { filmOver, massTone, mixed } from '@/core/mixing/paint';
 import { smoothReflectance } from '@/core/mixing/smooth-reflectance';
 import { MAX_RECIPE_TUBES } from '@/core/mixing/recipes';
 import { CautionLines } from '@/materials/caution-lines';
-import { recipeWords } from '@/materials/words';
+import { recipeWords } from '@/core/mixing/recipe-words';
 import { newId } from '@/study/edits';
 import { addTry, mixingTubes, removeTry } from '@/study/shelf';
 import { Button } from '@/ui/button';

@@ -2,7 +2,7 @@
 
 import { hexFromOklab } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
-import { changeBetween } from '@/materials/words';
+import { changeBetween } from '@/ui/miss-words';
 import { Section } from '@/ui/panel-parts';
 import { useSettings } from '@/ui/settings';
 import type { Heap } from './heap';

@@ -6,7 +6,7 @@ import { paintColour } from '@/core/mixing/paint';
 import { MAX_RECIPE_TUBES } from '@/core/mixing/recipes';
 import { MEASURES } from '@/core/mixing/whole-parts';
 import type { ShelfContent } from '@/contracts/shelf';
-import { partWords } from '@/materials/words';
+import { partWords } from '@/core/mixing/recipe-words';
 import type { MixingTube } from '@/study/shelf';
 import { Button } from '@/ui/button';
 import { Slider } from '@/ui/slider';

@@ -11,6 +11,7 @@ import {
 } from '@/study/shelf';
 import type { ShelfContent } from '@/contracts/shelf';
 import { TUBE_STAVE_COLUMNS } from '@/materials/tube-stave';
+import { TextField } from '@/ui/field';
 import { offerUndo, showError } from '@/ui/notices';
 import { Finding } from '@/ui/panel-parts';
 import { Select } from '@/ui/select';
@@ -139,6 +140,15 @@ export function ShelfTab({ shelf, store, view, look }: TabProps) {
           onAddSet={(id) => add((was) => addSetOfTubes(was, id, newId))}
         />
         <ShelfTableForm shelf={shelf} store={store} />
+        <TextField
+          label="Whose tubes these are: recipes say it where they go"
+          value={shelf.owner}
+          maxLength={120}
+          onChange={(event) => {
+            const owner = event.target.value;
+            change((was) => ({ ...was, owner }), 'owner');
+          }}
+        />
       </div>
     </div>
   );

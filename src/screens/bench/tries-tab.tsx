@@ -3,7 +3,7 @@
 import { format } from 'date-fns';
 import { hexFromOklab } from '@/core/colour/hex';
 import type { ShelfTry } from '@/contracts/shelf';
-import { recipeWords } from '@/materials/words';
+import { recipeWords } from '@/core/mixing/recipe-words';
 import { TriedForm } from '@/materials/tried-form';
 import { TryOutcome } from '@/materials/try-outcome';
 import { editTry, mixingTubes, removeTry } from '@/study/shelf';

@@ -2,12 +2,14 @@
 
 import { pigmentOf, PIGMENTS } from '@/core/mixing/pigments/pigments';
 import { MAX_PIGMENTS, MAX_STRENGTH, type ShelfTube } from '@/contracts/shelf';
-import { tubeOf } from '@/core/mixing/tube';
+import { OPACITIES } from '@/core/mixing/pigment';
+import { opacityOf } from '@/core/mixing/tube';
 import { CautionLines } from '@/materials/caution-lines';
-import type { MixingTube } from '@/study/shelf';
+import { plainTube, type MixingTube } from '@/study/shelf';
 import { Button } from '@/ui/button';
 import { TextField } from '@/ui/field';
 import { Section } from '@/ui/panel-parts';
+import { Select } from '@/ui/select';
 import { Slider } from '@/ui/slider';
 import { CardForm } from './card-form';
 import { capital, list, several } from '@/ui/words';
@@ -30,12 +32,12 @@ export function TubeDetails({ tube, mixing, onChange, onRemove }: Props) {
         id === '' ? tube.pigments.filter((_, i) => i !== at) : tube.pigments.toSpliced(at, 1, id),
     });
   const rows = Math.min(MAX_PIGMENTS, tube.pigments.length + 1);
-  const opacity = [...new Set(pigments.map((one) => one.opacity))];
+  const usual = opacityOf(pigments);
   const strength = [...new Set(pigments.map((one) => one.strength))];
   return (
     <Section title={tube.name.trim() || 'A tube'}>
       <p className="mb-2 text-[15px] leading-snug">
-        {capital(list(opacity))}, {list(strength)} in tints.{' '}
+        {capital(tube.opacity ?? usual)}, {list(strength)} in tints.{' '}
         {pigments.length === 1 ? pigments[0].known : ''}
       </p>
       <div className="grid grid-cols-2 gap-2">
@@ -89,13 +91,25 @@ export function TubeDetails({ tube, mixing, onChange, onRemove }: Props) {
         words={`${tube.strength.toFixed(2)} ×`}
         onChange={(power) => onChange({ strength: boundedStrength(2 ** power) })}
       />
+      <label className="flex min-h-10 items-center justify-between gap-3 text-[15px]">
+        Opacity, by its label
+        <Select
+          label="Opacity, by its label"
+          value={tube.opacity ?? ''}
+          options={[
+            { value: '', title: `as its pigments: ${usual}` },
+            ...OPACITIES.map((value) => ({ value, title: value })),
+          ]}
+          onChange={(opacity) => onChange({ opacity: opacity || null })}
+        />
+      </label>
       {mixing.correctedBy > 0 && (
         <p className="text-sm text-soft">
           Corrected by {several(mixing.correctedBy, 'mixture')} of yours.
         </p>
       )}
       <CardForm
-        plain={tubeOf(tube.id, pigments, tube.strength).optics}
+        plain={plainTube(tube).optics}
         card={tube.card}
         onCard={(card) => onChange({ card })}
       />

@@ -34,6 +34,7 @@ const swatch = (hex: string, share: number | null, name = hex): TraySwatch => ({
   follows: null,
   components: [],
   change: null,
+  recipe: null,
   parts: [],
 });
 

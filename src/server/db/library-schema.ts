@@ -13,6 +13,7 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 import type { Provenance } from '@/core/formats/library-file';
+import type { SwatchRecipe } from '@/core/mixing/swatch-recipe';
 import { DEFAULT_TARGET, type Role } from '@/core/palette/proportion';
 import type { LibraryContent, Swatch } from '@/contracts/library';
 import type { LibrarySearch } from '@/contracts/library-search';
@@ -102,6 +103,7 @@ export const swatch = pgTable(
     provenance: jsonb('provenance').$type<Provenance>(),
     follows: jsonb('follows').$type<Follows>(),
     change: jsonb('change').$type<SwatchChange>(),
+    recipe: jsonb('recipe').$type<SwatchRecipe>(),
     /** What it was merged from. */
     parts: jsonb('parts').$type<Swatch['parts']>().notNull().default([]),
     /** Munsell value, OKLCH chroma, temperature, CIELAB. */

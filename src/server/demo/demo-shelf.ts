@@ -12,8 +12,9 @@ const colour = z
   .transform((text) => oklabFromHex(text))
   .refine((found) => found !== null);
 
-const { tubes, tries } = shelfContentSchema.shape;
+const { owner, tubes, tries } = shelfContentSchema.shape;
 const demoShelfSchema = z.object({
+  owner,
   tubes: z.array(tubes.element.omit({ id: true, card: true }).extend({ key: z.string() })),
   tries: z.array(
     tries.element
@@ -27,6 +28,7 @@ export async function readDemoShelf(): Promise<ShelfContent> {
   const file = path.join(/*turbopackIgnore: true*/ demoFolder(), 'shelf.json');
   const story = demoShelfSchema.parse(JSON.parse(await readFile(file, 'utf8')));
   return shelfContentSchema.parse({
+    owner: story.owner,
     tubes: story.tubes.map(({ key, ...tube }) => ({
       ...tube,
       card: null,
@@ -51,6 +53,7 @@ export async function seedShelf(): Promise<void> {
     here.filter(({ id }) => theirs.every((one) => one.id !== id));
   try {
     await saveShelf(revision, {
+      owner: content.owner || story.owner,
       tubes: [...story.tubes, ...own(content.tubes, story.tubes)],
       tries: [...story.tries, ...own(content.tries, story.tries)],
     });

@@ -23,7 +23,8 @@ import { decodeWorking } from '../pictures/read-picture';
 import { refreshReading } from '../readings/refresh';
 import { createStudy, getStudy, restoreStudy, saveStudy } from '../studies/studies';
 import { contentOfBegun, readBegunPalettes } from './begun-palettes';
-import { seedShelf } from './demo-shelf';
+import { withRecipes } from './demo-recipes';
+import { readDemoShelf, seedShelf } from './demo-shelf';
 import { demoId, readDemoPicture, readSearches, readStory, type StoryStudy } from './story';
 
 export interface Seeding {
@@ -91,7 +92,8 @@ async function seedStudy(entry: StoryStudy, onKeeping: () => void): Promise<void
           () => createStudy(brought.pictureId, id),
         );
   const palette = brought.kind === 'new' ? was.document : await extracted(first, was.picture.id);
-  const document = await told(entry, palette, was.picture.id);
+  const plain = await told(entry, palette, was.picture.id);
+  const document = entry.recipes ? withRecipes(plain, await readDemoShelf()) : plain;
   await saveStudy(id, was.revision, builtOn(document, entry));
   await refreshReading(id);
   const { swatches: all, ...built } = libraryFrom(document, id, was.picture);

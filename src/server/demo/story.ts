@@ -29,6 +29,8 @@ const storyStudySchema = z.object({
   picks: z.array(pickSchema).default([]),
   /** Whether the swatches have been given what they are for. */
   roles: z.boolean().default(false),
+  /** Whether its colours have been mixed from the illustrator's tubes, and the recipes kept. */
+  recipes: z.boolean().default(false),
   /** The swatch, by its place from dark to light, that a ladder was built from after the libraries were saved. */
   ladder: z.number().int().optional(),
   libraries: z

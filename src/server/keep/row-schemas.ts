@@ -1,5 +1,6 @@
 import { getTableConfig, type PgColumn } from 'drizzle-orm/pg-core';
 import { z } from 'zod';
+import { swatchRecipeSchema } from '@/core/mixing/swatch-recipe';
 import { wellFormedText } from '@/core/text';
 import { guessSchema } from '@/contracts/attempt';
 import { oklabSchema } from '@/contracts/colour';
@@ -59,6 +60,7 @@ const BY_COLUMN: Readonly<Record<string, z.ZodType>> = {
   'swatch.provenance': provenanceSchema,
   'swatch.follows': followsSchema,
   'swatch.change': swatchChangeSchema,
+  'swatch.recipe': swatchRecipeSchema,
   'swatch.parts': swatchPartsSchema,
   'library.sets': setsSchema,
   'library.target': targetSchema,

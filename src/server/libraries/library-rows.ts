@@ -67,7 +67,7 @@ export function swatchRow(
   position: number,
   libraryWords: readonly string[],
 ) {
-  const { id, name, otherNames, note, role, colour, share, provenance, follows, change, parts } =
+  const { id, name, otherNames, note, role, colour, share, provenance, follows, change, recipe, parts } =
     one;
   const ownWords = wordsOf(name, ...otherNames, note, role ?? '');
   return {
@@ -83,6 +83,7 @@ export function swatchRow(
     provenance,
     follows,
     change,
+    recipe,
     parts,
     ...swatchFacts(colour),
     ownWords,
@@ -220,6 +221,7 @@ export async function contentsOf(
       provenance: swatch.provenance,
       follows: swatch.follows,
       change: swatch.change,
+      recipe: swatch.recipe,
       parts: swatch.parts,
     })
     .from(swatch)

@@ -1,6 +1,7 @@
 import { greyOf } from '@/core/colour/grey-of';
 import { hexFromOklab } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
+import { recipeCautions, swatchRecipeWords, type SwatchRecipe } from '@/core/mixing/swatch-recipe';
 import { valueOfOklab } from '@/core/colour/value';
 import { onScale, type ValueScale } from '@/core/colour/value-scale';
 import { wrapped } from '../fonts/runs';
@@ -13,6 +14,7 @@ export interface PrintedSwatch {
   note: string;
   colour: Oklab;
   share: number | null;
+  recipe: SwatchRecipe | null;
 }
 
 /** The part of a chip that is its grey. */
@@ -20,20 +22,34 @@ const GREY_PART = 0.25;
 const GUTTER = 4 * MM;
 const RULED = 5.2 * MM;
 
-/** How tall the place of one swatch is. */
-export function cellHeight({ chip, type, recipeLines, noteLines }: Sheet): number {
+/** Lines of print stand so far apart, in sizes of their type. */
+const LEADING = 1.35;
+/** Lines that a printed recipe may take. */
+const MAX_RECIPE_LINES = 6;
+
+function recipeIn({ recipe }: PrintedSwatch, { type }: Sheet, room: number): string[] {
+  return recipe
+    ? wrapped(swatchRecipeWords(recipe), 'sans', type.small, room).slice(0, MAX_RECIPE_LINES)
+    : [];
+}
+
+/** How tall the place of one swatch is, with room for the longest recipe of all. */
+function cellHeight(swatches: readonly PrintedSwatch[], sheet: Sheet, room: number): number {
+  const { chip, type, recipeLines, noteLines } = sheet;
+  const longest = Math.max(0, ...swatches.map((one) => recipeIn(one, sheet, room).length));
   return (
     chip.height +
     type.text * 1.5 +
-    type.small * 1.35 * (1 + noteLines) +
-    recipeLines * RULED +
+    type.small * LEADING * (1 + noteLines) +
+    Math.max(recipeLines * RULED, longest * type.small * LEADING) +
     3 * MM
   );
 }
 
 /**
  * Swatches in rows, in their order: a chip of true size with its grey beside it, number and name, value, share and hex,
- * the note, and ruled lines for the recipe. `nextPage` answers where the rows go on.
+ * the note, and the recipe, or ruled lines for it; then what the recipes' paints ask for. `nextPage` answers where the
+ * rows go on.
  */
 export async function drawChips(
   pen: Pen,
@@ -46,7 +62,7 @@ export async function drawChips(
 ): Promise<number> {
   const { chip, type, columns, margin, width } = sheet;
   const cell = (width - 2 * margin - (columns - 1) * GUTTER) / columns;
-  const high = cellHeight(sheet);
+  const high = cellHeight(swatches, sheet, cell);
   let y = top;
   for (const [i, swatch] of swatches.entries()) {
     const column = i % columns;
@@ -57,11 +73,19 @@ export async function drawChips(
     }
     drawCell(pen, swatch, i + 1, scale, sheet, margin + column * (cell + GUTTER), y, cell);
   }
-  return swatches.length > 0 ? y + high : y;
+  if (swatches.length > 0) y += high;
+  for (const line of recipeCautions(swatches).flatMap((caution) =>
+    wrapped(caution, 'sans', type.small, width - 2 * margin),
+  )) {
+    if (y + type.small * LEADING > bottom) y = nextPage();
+    y += type.small * LEADING;
+    pen.write(line, margin, y, { size: type.small, room: width - 2 * margin, soft: true });
+  }
+  return y;
 
   function drawCell(
     on: Pen,
-    { name, note, colour, share }: PrintedSwatch,
+    swatch: PrintedSwatch,
     number: number,
     onto: ValueScale,
     { noteLines, recipeLines }: Sheet,
@@ -69,12 +93,13 @@ export async function drawChips(
     at: number,
     room: number,
   ): void {
+    const { name, note, colour, share } = swatch;
     const grey = chip.width * GREY_PART;
     on.block(colour, x, at, chip.width - grey, chip.height);
     on.block(greyOf(colour), x + chip.width - grey, at, grey, chip.height);
     let line = at + chip.height + type.text * 1.15;
     on.write(`${number}  ${name}`, x, line, { face: 'bold', size: type.text, room });
-    line += type.small * 1.35;
+    line += type.small * LEADING;
     const facts = [
       `value ${onScale(valueOfOklab(colour), onto).toFixed(1)}`,
       ...(share === null ? [] : [`${(share * 100).toFixed(share < 0.095 ? 1 : 0)} %`]),
@@ -86,14 +111,18 @@ export async function drawChips(
       on.write(
         i === noteLines - 1 && notes.length > noteLines ? `${words} …` : words,
         x,
-        line + type.small * 1.35 * (i + 1),
+        line + type.small * LEADING * (i + 1),
         {
           face: 'italic',
           size: type.small,
           room,
         },
       );
-    line += type.small * 1.35 * noteLines;
+    line += type.small * LEADING * noteLines;
+    const recipe = recipeIn(swatch, sheet, room);
+    for (const [i, words] of recipe.entries())
+      on.write(words, x, line + type.small * LEADING * (i + 1), { size: type.small, room });
+    if (recipe.length > 0) return;
     for (let i = 1; i <= recipeLines; i++) on.rule(x, line + i * RULED, room);
   }
 }

@@ -139,6 +139,7 @@ describe('a page to give', () => {
           colour: oklabFromHex('#123456') as Oklab,
           share: 0.2,
           provenance: null,
+          recipe: null,
         },
       ],
     };

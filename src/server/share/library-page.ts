@@ -2,6 +2,7 @@ import { greyOf } from '@/core/colour/grey-of';
 import { bytesFromOklab, hexFromOklab } from '@/core/colour/hex';
 import { colourName } from '@/core/colour/name';
 import { oklchFromOklab } from '@/core/colour/oklab';
+import { recipeCautions, swatchRecipeWords } from '@/core/mixing/swatch-recipe';
 import { valueOfOklab } from '@/core/colour/value';
 import { onScale, scaleMarks, type ValueScale } from '@/core/colour/value-scale';
 import { layStave } from '@/core/palette/stave-layout';
@@ -61,7 +62,7 @@ ${stave(swatches, scale)}
 <ol>
 ${lightFirst.map((swatch) => chip(swatch, scale)).join('\n')}
 </ol>
-<footer>
+${cautions(swatches)}<footer>
 <p class="soft">Made with Bold Prism. Every chip has its grey beside it.</p>
 <a href="${file}" download="${e(fileStem(name))}.prism.json">Keep the library as a file</a>
 </footer>
@@ -71,12 +72,20 @@ ${lightFirst.map((swatch) => chip(swatch, scale)).join('\n')}
 `;
 }
 
+/** What the paints of the recipes ask for. */
+function cautions(swatches: readonly FileSwatch[]): string {
+  const lines = recipeCautions(swatches).map((line) => `<li>${escapeXml(line)}</li>`);
+  return lines.length > 0
+    ? `<section class="cautions"><h2>With these paints</h2><ul>${lines.join('')}</ul></section>\n`
+    : '';
+}
+
 function fileStem(name: string): string {
   return name.replace(/[\\/:*?"<>|\u0000-\u001f]/g, ' ').trim() || 'library';
 }
 
 function chip(
-  { name, otherNames, note, role, colour, share }: FileSwatch,
+  { name, otherNames, note, role, colour, share, recipe }: FileSwatch,
   scale: ValueScale,
 ): string {
   const e = escapeXml;
@@ -93,6 +102,7 @@ function chip(
 ${otherNames.length > 0 ? `<p class="soft" dir="auto">also ${otherNames.map(e).join(', ')}</p>` : ''}
 <p>${facts.join(' · ')}</p>
 ${note ? `<p class="soft" dir="auto">${e(note)}</p>` : ''}
+${recipe ? `<p class="recipe" dir="auto"><i style="background:${hexFromOklab(recipe.colour)}"></i>${e(swatchRecipeWords(recipe))}</p>` : ''}
 <dl><dt>hex</dt><dd>${hex}</dd><dt>sRGB</dt><dd>${bytesFromOklab(colour).join(' ')}</dd><dt>OKLCH</dt><dd>${L.toFixed(3)} ${C.toFixed(3)} ${h.toFixed(0)}</dd></dl>
 </li>`;
 }

@@ -24,6 +24,11 @@ h1 { font-size: clamp(2rem, 6vw, 3.6rem); line-height: 1.05; margin: 0 0 .6rem; 
 h2 { font-size: 1.35rem; line-height: 1.2; margin: .6rem 0 0; }
 p { margin: 0; overflow-wrap: anywhere; }
 .note { font-size: 1.15rem; max-width: 40rem; white-space: pre-line; }
+.recipe { margin-top: .4rem; display: flex; gap: .6rem; align-items: flex-start; }
+.recipe i { flex: none; width: 1.6rem; height: 1.6rem; }
+:root:has(#values:checked) .recipe i { display: none; }
+.cautions { margin: 2rem 0; border-left: 4px solid var(--ink); padding-left: 1rem; }
+.cautions ul { margin: .4rem 0 0; padding: 0; list-style: none; }
 .soft, dt { color: var(--soft); }
 header img { display: block; width: 100%; max-width: 24rem; }
 .stave { display: block; width: 100%; height: clamp(9rem, 26vw, 17rem); margin: 2.2rem 0 1.2rem; }

@@ -7,6 +7,7 @@ export const someTube = (id: string, part: Partial<ShelfTube> = {}): ShelfTube =
   number: '',
   pigments: ['PB29'],
   strength: 1,
+  opacity: null,
   standing: 'palette',
   pricePerMl: null,
   card: null,
@@ -14,6 +15,7 @@ export const someTube = (id: string, part: Partial<ShelfTube> = {}): ShelfTube =
 });
 
 export const someShelf = (...ids: string[]): ShelfContent => ({
+  owner: '',
   tubes: ids.map((id) => someTube(id)),
   tries: [],
 });

@@ -21,6 +21,7 @@ export function swatch(id: string, hex: string, part: Partial<TraySwatch> = {}):
     follows: null,
     components: [],
     change: null,
+    recipe: null,
     parts: [],
     ...part,
   };

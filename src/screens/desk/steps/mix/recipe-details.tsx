@@ -2,8 +2,10 @@
 
 import { useState } from 'react';
 import { hexFromOklab } from '@/core/colour/hex';
+import type { Oklab } from '@/core/colour/oklab';
 import { wheelOf } from '@/core/colour/wheel';
 import { stepsOf } from '@/core/mixing/recipe-steps';
+import { swatchRecipeWords } from '@/core/mixing/swatch-recipe';
 import type { RecipeAnswer } from '@/contracts/desk-query/mix-queries';
 import type { ShelfContent, ShelfTry } from '@/contracts/shelf';
 import type { TraySwatch } from '@/contracts/study';
@@ -11,12 +13,18 @@ import { CautionLines } from '@/materials/caution-lines';
 import { TriedForm } from '@/materials/tried-form';
 import { TryOutcome } from '@/materials/try-outcome';
 import type { ShelfStore } from '@/materials/use-shelf';
-import { missWords, partWords, ROUTE_TITLES, stepSentence } from '@/materials/words';
+import { partWords } from '@/core/mixing/recipe-words';
+import { missWords } from '@/ui/miss-words';
+import { ROUTE_TITLES, stepSentence } from '@/materials/words';
 import { newId } from '@/study/edits';
+import { keepRecipes, swatchRecipe } from '@/study/recipe-edits';
 import { addTry, removeTry, type MixingTube } from '@/study/shelf';
 import { Button } from '@/ui/button';
 import { offerUndo } from '@/ui/notices';
+import { Fold } from '@/ui/panel-parts';
 import { useSettings } from '@/ui/settings';
+import { useDeskStore } from '../../desk-store';
+import { PileVariations } from './pile-variations';
 
 interface Props {
   swatch: TraySwatch;
@@ -37,6 +45,7 @@ export function RecipeDetails(props: Props) {
   const { swatch, recipes, chosen, onChoose, tubes, shelf, store, named } = props;
   const { scale, wheel } = useSettings().settings;
   const [trying, setTrying] = useState(false);
+  const desk = useDeskStore();
   const recipe = recipes[chosen];
   const parts = recipe.parts.flatMap(({ tube, parts: amount }) => {
     const found = tubes.find(({ id }) => id === tube);
@@ -45,6 +54,11 @@ export function RecipeDetails(props: Props) {
   const pigments = parts.flatMap(({ tube }) => tube.pigments);
   const correctedBy = Math.max(0, ...parts.map(({ tube }) => tube.correctedBy));
   const tries = shelf.tries.filter(({ name }) => name === swatch.name);
+  /** With the swatch it goes along wherever the palette goes; `colour` is what comes of it. */
+  const keepWithSwatch = (of: ShelfTry['parts'], colour: Oklab, tried: boolean) => {
+    const kept = swatchRecipe(shelf, of, colour, tried);
+    if (kept) desk.getState().change((was) => keepRecipes(was, new Map([[swatch.id, kept]])));
+  };
   const keep = (part: Pick<ShelfTry, 'parts' | 'result' | 'note' | 'triedAt'>, said: string) => {
     const id = newId();
     const { change } = store.getState();
@@ -105,9 +119,20 @@ export function RecipeDetails(props: Props) {
           )}
         </ul>
       )}
+      <Fold title="Variations" aside="pile and speck">
+        <PileVariations pile={parts} colour={recipe.colour} tubes={tubes} />
+      </Fold>
+      {swatch.recipe && (
+        <p className="mb-2 text-[15px] leading-snug" data-testid="kept-recipe">
+          Goes along with it: {swatchRecipeWords(swatch.recipe)}.
+        </p>
+      )}
       <div className="flex flex-wrap gap-2">
         <Button aria-expanded={trying} onClick={() => setTrying(!trying)}>
           Tried it
+        </Button>
+        <Button onClick={() => keepWithSwatch(recipe.parts, recipe.colour, false)}>
+          Keep with the swatch
         </Button>
         <Button
           onClick={() =>
@@ -122,7 +147,7 @@ export function RecipeDetails(props: Props) {
             )
           }
         >
-          Keep the recipe
+          Keep at the Bench
         </Button>
       </div>
       {trying && (
@@ -133,6 +158,7 @@ export function RecipeDetails(props: Props) {
           note=""
           onTried={(part) => {
             keep(part, 'Kept; your tubes are corrected by it.');
+            if (part.result) keepWithSwatch(part.parts, part.result, true);
             setTrying(false);
           }}
         />

@@ -1,5 +1,8 @@
 'use client';
 
+import { keepRecipes, swatchRecipe } from '@/study/recipe-edits';
+import { Button } from '@/ui/button';
+import { say } from '@/ui/notices';
 import { Finding } from '@/ui/panel-parts';
 import { useDesk, useDeskStore } from '../../desk-store';
 import { MixLimits } from './mix-limits';
@@ -11,8 +14,19 @@ import type { MixTabProps } from './use-mix';
 export function RecipesTab({ mix, shelf, store }: MixTabProps) {
   const { onPalette, tubes, swatches, recipes, isStale } = mix;
   const selected = useDesk((state) => state.selected);
-  const { set } = useDeskStore().getState();
+  const { set, change } = useDeskStore().getState();
   const named = swatches.map(({ name }, i) => ({ name, recipes: recipes?.[i] ?? [] }));
+  /** The first recipe of each, so that cards, sheets and pages have them. */
+  const keepAll = () => {
+    const kept = swatches.flatMap(({ id, recipe: had }, i) => {
+      // What was really tried stays.
+      const recipe = had?.tried ? undefined : recipes?.[i]?.[0];
+      const own = recipe && swatchRecipe(shelf, recipe.parts, recipe.colour, false);
+      return own ? [[id, own] as const] : [];
+    });
+    change((was) => keepRecipes(was, new Map(kept)));
+    say('The recipes go along with the palette: in libraries, cards, sheets and pages.');
+  };
   return (
     <>
       <Finding stale={isStale || !recipes}>
@@ -25,6 +39,13 @@ export function RecipesTab({ mix, shelf, store }: MixTabProps) {
               : 'Mixing …'}
       </Finding>
       <MixLimits tubes={onPalette} />
+      {recipes && swatches.length > 0 && (
+        <div className="my-2">
+          <Button disabled={isStale} onClick={keepAll}>
+            Keep all with their swatches
+          </Button>
+        </div>
+      )}
       <ul aria-label="Recipes" className="border-t border-ink">
         {swatches.map((swatch, i) => (
           <SwatchRecipes

@@ -1,0 +1,1 @@
+ALTER TABLE "swatch" ADD COLUMN "recipe" jsonb;
