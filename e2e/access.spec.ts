@@ -103,7 +103,7 @@ async function onBench(page: Page, check: (where: string) => Promise<void>): Pro
   await expect(page.getByTestId('mixture')).toBeVisible();
   await check('Bench, mixing room');
   await choose(page, 'Part of the bench', 'strings');
-  await expect(page.getByRole('table')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Chart of greens' })).toBeVisible();
   await check('Bench, strings');
   await choose(page, 'Part of the bench', 'kept mixtures');
   await page.getByRole('button', { name: 'Tried it: wet slate' }).click();

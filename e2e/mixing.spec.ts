@@ -92,7 +92,13 @@ test('a shelf from nothing to a recipe, a tried mixture and a corrected recipe',
   await form.getByLabel('Parts of Ultramarine').fill('none');
   await expect(form.getByRole('button', { name: 'Keep what came of it' })).toBeDisabled();
   await form.getByLabel('Parts of Ultramarine').fill('1');
-  await form.getByRole('textbox', { name: /^Or type it/ }).fill('#2f62b4');
+  const typed = form.getByRole('textbox', { name: /^Or type it/ });
+  const foretold = await typed.inputValue();
+  await setSlider(page, 'Lighter or darker', 1);
+  await expect(typed).not.toHaveValue(foretold);
+  await form.getByRole('button', { name: 'Back to it' }).click();
+  await expect(typed).toHaveValue(foretold);
+  await typed.fill('#2f62b4');
   // Photographed beside paper, the dab is found; what was matched by eye may be typed over it.
   const dab = await sharp({
     create: { width: 400, height: 160, channels: 3, background: '#403c38' },
@@ -152,7 +158,7 @@ test('a shelf from nothing to a recipe, a tried mixture and a corrected recipe',
   await page.getByText('Only with').click();
   await page.getByRole('checkbox', { name: 'Ultramarine' }).uncheck();
   await expect(finding(page)).toContainText('of five tubes');
-  await expect(recipes.getByText(/\d Ultramarine/)).toHaveCount(0);
+  await expect(recipes.getByRole('button').getByText(/\d Ultramarine/)).toHaveCount(0);
 });
 
 test('the morning’s plan follows the canvas, is ticked and printed, and the tubes say what they buy', async ({
@@ -202,7 +208,7 @@ test('the shelf goes to a table and back, and what it was is a click away', asyn
     page.getByRole('button', { name: 'Export CSV' }).click(),
   ]);
   const table = (await readFile(await file.path())).toString();
-  expect(table).toContain('Ultramarine blue,,,PB29,1,on the palette,');
+  expect(table).toContain('Ultramarine blue,,,PB29,1,,on the palette,');
   const give = (text: string) =>
     page
       .getByLabel('Import CSV')
@@ -259,7 +265,29 @@ test('a string is even in value, goes by way of a third, and is printed; greens 
     page.getByRole('button', { name: 'Save the string as PDF' }).click(),
   ]);
   expect((await readFile(await sheet.path())).subarray(0, 5).toString()).toBe('%PDF-');
-  await expect(page.getByRole('table')).toContainText('garish');
+  await expect(page.getByRole('region', { name: 'Chart of greens' })).toContainText('garish');
+
+  // One family: down it darkens, across it goes grey, and it is printed with the parts of each.
+  await page
+    .getByRole('combobox', { name: 'Family of' })
+    .selectOption({ label: 'Ultramarine blue' });
+  await page.getByRole('combobox', { name: 'Dulled by' }).selectOption({ label: 'Burnt sienna' });
+  const chart = page.getByRole('region', { name: 'Ultramarine blue dulled by Burnt sienna' });
+  const chroma = await chart
+    .getByRole('row')
+    .nth(3)
+    .getByRole('img')
+    .evaluateAll((cells) =>
+      cells.map((cell) => Number(/chroma (\S+):/.exec(cell.ariaLabel ?? '')?.[1])),
+    );
+  expect(chroma).toHaveLength(6);
+  expect(chroma).toEqual(chroma.toSorted((one, other) => other - one));
+  expect(chroma[0]).toBeGreaterThan(3 * chroma[5]);
+  const [family] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the chart of value by intensity as PDF' }).click(),
+  ]);
+  expect((await readFile(await family.path())).subarray(0, 5).toString()).toBe('%PDF-');
 });
 
 test('a photographed card is read by its paper, put right by a touch, and the tube is fitted to it', async ({

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { hexFromOklab } from '@/core/colour/hex';
 import { colourName } from '@/core/colour/name';
-import type { Oklab } from '@/core/colour/oklab';
+import { oklabDistance, type Oklab } from '@/core/colour/oklab';
 import { stepOf } from '@/core/colour/value-scale';
 import { edgeOfChroma, MOVES, NO_MOVES, type ColourMoves } from '@/core/palette/colour-change';
 import type { SwatchChange } from '@/contracts/palette';
@@ -76,21 +76,27 @@ export function ChangeColour({ colour, change, onMove, onType, onBack }: Props) 
   );
 }
 
+/** OKLab distance within which a colour is the one that was typed. */
+const SAME = 1e-6;
+
 /** A colour in any of the ways it can be written; nothing changes until it is one. */
 function TypedColour({ colour, onType }: { colour: Oklab; onType: Props['onType'] }) {
   // The colour that typing began with: "1" on the way to "1.5" must not take the strength that black has no room for.
   const [typing, setTyping] = useState<{ text: string; before: Oklab } | null>(null);
-  const isColour = !typing || typedColour(typing.text, typing.before) !== null;
+  const typed = typing && typedColour(typing.text, typing.before);
+  const isColour = !typing || typed !== null;
+  // What was typed has been overtaken where the colour came from elsewhere since.
+  const text = typing && (!typed || oklabDistance(typed, colour) < SAME) ? typing.text : null;
   return (
     <TextField
       label="Or type it: hex, oklch(), lab(), hsl(), a value …"
-      value={typing?.text ?? hexFromOklab(colour)}
+      value={text ?? hexFromOklab(colour)}
       error={isColour ? undefined : 'Not a colour yet: try #8a6f4d, oklch(0.6 0.05 70) or 6.5.'}
       onChange={(event) => {
         const before = typing?.before ?? colour;
         setTyping({ text: event.target.value, before });
-        const typed = typedColour(event.target.value, before);
-        if (typed) onType(typed);
+        const next = typedColour(event.target.value, before);
+        if (next) onType(next);
       }}
       onBlur={() => setTyping(null)}
     />

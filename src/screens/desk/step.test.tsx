@@ -96,6 +96,10 @@ describe('the steps of the Desk', () => {
     goFor(STEPS, 'strengthen', store.getState());
     const { view, views } = store.getState();
     expect(writeAddress(STEPS, view, views)).toBe('step=hidden&tab=strengthen');
+    // The open step goes before others: in Mix a swatch is looked at for its recipe.
+    store.getState().goTo('mix');
+    goFor(STEPS, 'look at a swatch', store.getState());
+    expect(store.getState().view.step).toBe('mix');
   });
 
   it('point at parts of the picture as the document has them now', () => {

@@ -75,7 +75,9 @@ export function useSteps(): readonly DeskStep[] {
   return useContext(StepsContext);
 }
 
-/** Goes to the step that serves a purpose. */
+/** Goes to the step that serves a purpose: the open one if it does, else the first. */
 export function goFor(steps: readonly DeskStep[], purpose: Purpose, state: DeskState): void {
-  steps.find(({ serves }) => serves?.[purpose])?.serves?.[purpose]?.(state);
+  const serving = steps.filter(({ serves }) => serves?.[purpose]);
+  const step = serving.find(({ id }) => id === state.view.step) ?? serving[0];
+  step?.serves?.[purpose]?.(state);
 }

@@ -74,9 +74,9 @@ ${cautions(swatches)}<footer>
 
 /** What the paints of the recipes ask for. */
 function cautions(swatches: readonly FileSwatch[]): string {
-  const lines = recipeCautions(swatches).map((line) => `<li>${escapeXml(line)}</li>`);
+  const lines = recipeCautions(swatches).map((line) => `<p>${escapeXml(line)}</p>`);
   return lines.length > 0
-    ? `<section class="cautions"><h2>With these paints</h2><ul>${lines.join('')}</ul></section>\n`
+    ? `<section class="cautions"><h2>With these paints</h2>${lines.join('')}</section>\n`
     : '';
 }
 

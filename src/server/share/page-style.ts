@@ -28,7 +28,6 @@ p { margin: 0; overflow-wrap: anywhere; }
 .recipe i { flex: none; width: 1.6rem; height: 1.6rem; }
 :root:has(#values:checked) .recipe i { display: none; }
 .cautions { margin: 2rem 0; border-left: 4px solid var(--ink); padding-left: 1rem; }
-.cautions ul { margin: .4rem 0 0; padding: 0; list-style: none; }
 .soft, dt { color: var(--soft); }
 header img { display: block; width: 100%; max-width: 24rem; }
 .stave { display: block; width: 100%; height: clamp(9rem, 26vw, 17rem); margin: 2.2rem 0 1.2rem; }

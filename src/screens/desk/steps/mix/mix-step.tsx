@@ -1,3 +1,4 @@
+import type { DeskState } from '../../desk-store';
 import type { DeskStep } from '../../step';
 import { MixPanel } from './mix-panel';
 import { mixView } from './mix-view';
@@ -9,4 +10,7 @@ export const mixStep: DeskStep = {
   letter: 't',
   Panel: MixPanel,
   view: mixView,
+  serves: {
+    'look at a swatch': (state: DeskState) => state.lookIn(mixView, { tab: 'recipes' }),
+  },
 };
