@@ -26,7 +26,7 @@ test('a recipe stands beside its swatch, says whose tubes, is forgotten and kept
   expect(all.every((label) => label.endsWith(', with its recipe'))).toBe(true);
   await toStep(page, 'Palette');
   await tray(page).nth(1).click();
-  await expect(recipe(page)).toContainText('(tubes of Dag Solumbry)');
+  await expect(recipe(page)).toContainText('(tubes of Orla Venn-Tarrick)');
   await page.getByRole('button', { name: /^Forget the recipe of/ }).click();
   await expect(recipe(page)).toHaveCount(0);
   await expect(tray(page).nth(1)).not.toHaveAccessibleName(/with its recipe/);
@@ -82,7 +82,7 @@ test('recipes go along into a library, its page, our own file and back', async (
   ]);
   const html = await kept(given);
   expect(html).toContain(words);
-  expect(html).toContain('tubes of Dag Solumbry');
+  expect(html).toContain('tubes of Orla Venn-Tarrick');
   expect(html).toContain('Oily rags');
   const [file] = await Promise.all([
     page.waitForEvent('download'),

@@ -1,13 +1,12 @@
-import type { Page } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
 import sharp from 'sharp';
 import { appFor, expect, test } from './app';
+import { addEarths, openBench, tubeButton, tubes } from './bench-actions';
 import {
   choose,
   deskIsSet,
   dropPicture,
   finding,
-  isReady,
   isSaved,
   reload,
   setSlider,
@@ -17,24 +16,11 @@ import {
 
 const app = appFor('empty');
 
-async function openBench(page: Page): Promise<void> {
-  await page.goto(`${app.url}/bench`);
-  await isReady(page);
-}
-
-const tubes = (page: Page) => page.getByRole('list', { name: 'Tubes' }).getByRole('listitem');
-const tubeButton = (page: Page, name: RegExp) => tubes(page).getByRole('button', { name });
-
-async function addEarths(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Add the set Earths' }).click();
-  await expect(tubes(page)).toHaveCount(7);
-}
-
 test('a shelf from nothing to a recipe, a tried mixture and a corrected recipe', async ({
   page,
 }) => {
   test.setTimeout(180_000);
-  await openBench(page);
+  await openBench(page, app.url);
   await expect(finding(page)).toHaveText('The shelf is empty.');
   await addEarths(page);
   await expect(finding(page)).toHaveText('Seven tubes on the palette.');
@@ -164,7 +150,7 @@ test('a shelf from nothing to a recipe, a tried mixture and a corrected recipe',
 test('the morning’s plan follows the canvas, is ticked and printed, and the tubes say what they buy', async ({
   page,
 }) => {
-  await openBench(page);
+  await openBench(page, app.url);
   await addEarths(page);
   await isSaved(page);
   await page.goto(app.url);
@@ -198,43 +184,10 @@ test('the morning’s plan follows the canvas, is ticked and printed, and the tu
   await expect(finding(page)).toContainText('carry this palette');
 });
 
-test('the shelf goes to a table and back, and what it was is a click away', async ({ page }) => {
-  await openBench(page);
-  await addEarths(page);
-  await isSaved(page);
-  await page.getByText('As a table').click();
-  const [file] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Export CSV' }).click(),
-  ]);
-  const table = (await readFile(await file.path())).toString();
-  expect(table).toContain('Ultramarine blue,,,PB29,1,,on the palette,');
-  const give = (text: string) =>
-    page
-      .getByLabel('Import CSV')
-      .setInputFiles({ name: 'tubes.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
-  await give('Dear painter');
-  await expect(page.getByText(/No table of tubes/)).toBeVisible();
-  await expect(tubes(page)).toHaveCount(7);
-  await give('name,pigments,where\nLake,PR83,kept off it\nOdd,PX1,\n');
-  await expect(tubes(page)).toHaveCount(8);
-  await expect(page.getByText('Line 3 was left out: no pigment is known as “PX1”.')).toBeVisible();
-  await expect(finding(page)).toHaveText('Seven tubes on the palette and one kept off it.');
-  await isSaved(page);
-  await page.getByRole('button', { name: 'History' }).click();
-  const history = page.getByRole('dialog');
-  await expect(history).toContainText('Begun, empty.');
-  await history.getByRole('button', { name: 'Look at it' }).click();
-  await history.getByRole('button', { name: /back to this|restore|go back/i }).click();
-  await expect(finding(page)).toHaveText('The shelf is empty.');
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(tubes(page)).toHaveCount(8);
-});
-
 test('a string is even in value, goes by way of a third, and is printed; greens are listed', async ({
   page,
 }) => {
-  await openBench(page);
+  await openBench(page, app.url);
   await page.getByRole('button', { name: 'Add the set A warm and a cool of each' }).click();
   await expect(tubes(page)).toHaveCount(8);
   await choose(page, 'Part of the bench', 'strings');
@@ -290,62 +243,8 @@ test('a string is even in value, goes by way of a third, and is printed; greens 
   expect((await readFile(await family.path())).subarray(0, 5).toString()).toBe('%PDF-');
 });
 
-test('a photographed card is read by its paper, put right by a touch, and the tube is fitted to it', async ({
-  page,
-}) => {
-  await openBench(page);
-  await addEarths(page);
-  await tubeButton(page, /^Ultramarine/).click();
-  await page.getByText('Card', { exact: true }).click();
-  // Paper, mass tone and tint on a table, in a warm light.
-  const patch = (left: number, background: string) => ({
-    input: { create: { width: 120, height: 140, channels: 3 as const, background } },
-    left,
-    top: 60,
-  });
-  const card = await sharp({
-    create: { width: 600, height: 260, channels: 3, background: '#5c5248' },
-  })
-    .composite([patch(50, '#f0dcc0'), patch(235, '#1e1850'), patch(420, '#7e8ab4')])
-    .png()
-    .toBuffer();
-  const photograph = page.getByLabel('Photograph of a card');
-  await photograph.setInputFiles({
-    name: 'letter.jpg',
-    mimeType: 'image/jpeg',
-    buffer: Buffer.from('Dear painter'),
-  });
-  await expect(page.getByText(/no picture that the browser can open/)).toBeVisible();
-  await photograph.setInputFiles({ name: 'card.png', mimeType: 'image/png', buffer: card });
-  for (const role of ['paper', 'massTone', 'tint'])
-    await expect(page.getByTestId(`patch-${role}`)).toBeVisible();
-  await expect(page.getByText('The light is taken away by the paper.')).toBeVisible();
-  const tint = page.getByLabel('Tint', { exact: true });
-  const read = await tint.inputValue();
-  expect(read).toMatch(/^#[0-9a-f]{6}$/);
-  // What is in the warm light a grey blue is a blue by its paper.
-  expect(parseInt(read.slice(5), 16)).toBeGreaterThan(0xc0);
-
-  // A touch takes another place, and back.
-  await choose(page, 'A touch takes', 'tint');
-  const photo = page.getByRole('img', { name: /^The picture of a card/ });
-  const box = (await photo.boundingBox())!;
-  await photo.click({ position: { x: box.width * 0.5, y: box.height * 0.5 } });
-  await expect(tint).not.toHaveValue(read);
-  await photo.click({ position: { x: box.width * 0.8, y: box.height * 0.5 } });
-  await expect(tint).toHaveValue(read);
-
-  await page.getByRole('button', { name: 'Fit the tube to it' }).click();
-  await expect(page.getByTestId('card-outcome')).toContainText(/absorbs .* sure to about \d+ %/);
-  await isSaved(page);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByTestId('card-outcome')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Redo' }).click();
-  await expect(page.getByTestId('card-outcome')).toBeVisible();
-});
-
 test('every pigment that asks for care says so where it is mixed', async ({ page }) => {
-  await openBench(page);
+  await openBench(page, app.url);
   await addEarths(page);
   for (const [pigment, words] of [
     ['PR108', 'Cadmium:'],
@@ -361,68 +260,4 @@ test('every pigment that asks for care says so where it is mixed', async ({ page
   }
   await tubeButton(page, /^Ultramarine/).click();
   await expect(page.getByTestId('cautions')).toHaveCount(0);
-});
-
-test('two windows on one shelf lose nothing of either', async ({ page, context }) => {
-  const other = await context.newPage();
-  await openBench(page);
-  await addEarths(page);
-  await isSaved(page);
-  await other.goto(`${app.url}/bench`);
-  await isReady(other);
-  await expect(tubes(other)).toHaveCount(7);
-  await Promise.all([
-    page.getByLabel('Where Bone black is').selectOption('off'),
-    other.getByLabel('Where Red oxide is').selectOption('wish'),
-  ]);
-  for (const one of [page, other]) {
-    await isSaved(one);
-    await expect(finding(one)).toHaveText(
-      'Five tubes on the palette, one kept off it and one wished for.',
-    );
-  }
-  // Taken off in one window, and back again.
-  await tubeButton(other, /^Red oxide/).click();
-  await other.getByRole('button', { name: 'Take off the shelf' }).click();
-  await expect(tubes(page)).toHaveCount(6);
-  await other.getByText('was taken off the shelf').waitFor();
-  await other.getByRole('button', { name: 'Undo' }).last().click();
-  await expect(tubes(page)).toHaveCount(7);
-});
-
-test('what is done while the server is gone is saved when it is back', async ({ page }) => {
-  await openBench(page);
-  await addEarths(page);
-  await isSaved(page);
-  await app.stop('SIGKILL');
-  await page.getByLabel('Where Raw umber is').selectOption('off');
-  await expect(page.getByTestId('save-state')).toHaveText('waiting for the server');
-  await app.start();
-  await isSaved(page);
-  await page.reload();
-  await expect(finding(page)).toHaveText('Six tubes on the palette and one kept off it.');
-});
-
-test('with a finger on a phone: tubes are put off and mixed', async ({ browser }) => {
-  const context = await browser.newContext({
-    hasTouch: true,
-    viewport: { width: 390, height: 844 },
-  });
-  const page = await context.newPage();
-  await page.goto(`${app.url}/bench`);
-  await isReady(page);
-  await page.getByRole('button', { name: 'Add the set Three primaries and white' }).tap();
-  await expect(tubes(page)).toHaveCount(4);
-  await tubeButton(page, /^Quinacridone magenta/).tap();
-  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Quinacridone magenta');
-  await page.getByRole('radio', { name: 'mixing room' }).tap();
-  for (const label of ['Titanium white', 'Quinacridone magenta'])
-    await page.getByLabel('Add a tube to the pile').selectOption({ label });
-  const slider = page.getByRole('slider', { name: 'Parts of Titanium white' });
-  const before = await slider.getAttribute('aria-valuetext');
-  const track = (await slider.locator('xpath=../..').boundingBox())!;
-  await page.touchscreen.tap(track.x + track.width * 0.9, track.y + track.height / 2);
-  await expect(slider).not.toHaveAttribute('aria-valuetext', before ?? '');
-  await expect(finding(page)).toContainText('red-violet');
-  await context.close();
 });

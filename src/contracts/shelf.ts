@@ -54,6 +54,8 @@ export const tubeSchema = z.object({
 });
 export type ShelfTube = z.infer<typeof tubeSchema>;
 
+const binnedTubeSchema = tubeSchema.extend({ removedAt: z.iso.datetime() });
+
 const partsSchema = z
   .array(z.object({ tube: idSchema, parts: z.number().positive().max(1000) }))
   .min(1)
@@ -80,11 +82,13 @@ export const shelfContentSchema = z.object({
   /** Whose shelf it is, as recipes say it that leave it; empty where nobody said. */
   owner: text().max(120).default(''),
   tubes: byId(z.array(tubeSchema).max(MAX_TUBES).refine(withOwnIds, 'two tubes have the same id')),
+  /** Tubes that were taken off it, for as long as the bin holds them. */
+  bin: byId(z.array(binnedTubeSchema).max(MAX_TUBES).default([])),
   tries: byId(z.array(trySchema).max(MAX_TRIES).refine(withOwnIds, 'two tries have the same id')),
 });
 export type ShelfContent = z.infer<typeof shelfContentSchema>;
 
-export const EMPTY_SHELF: ShelfContent = { owner: '', tubes: [], tries: [] };
+export const EMPTY_SHELF: ShelfContent = { owner: '', tubes: [], bin: [], tries: [] };
 
 const storedShelfSchema = shelfContentSchema.extend({ version: z.literal(SHELF_VERSION) });
 export type StoredShelf = z.infer<typeof storedShelfSchema>;
@@ -140,6 +144,7 @@ export function withMissing(here: ShelfContent, other: ShelfContent): ShelfConte
   return {
     owner: here.owner || other.owner,
     tubes: missing(here.tubes, other.tubes, MAX_TUBES),
+    bin: missing(here.bin, other.bin, MAX_TUBES),
     tries: missing(here.tries, other.tries, MAX_TRIES),
   };
 }

@@ -21,6 +21,7 @@ const tube = (id: string, name: string, pigments: string[]) => ({
 const shelf: ShelfContent = {
   owner: 'Dag Solumbry',
   tubes: [tube('w', 'Titanium white', ['PW6']), tube('u', 'Ultramarine', ['PB29'])],
+  bin: [],
   tries: [],
 };
 const parts = [

@@ -37,16 +37,18 @@ export function tableOfTubes(tubes: readonly ShelfTube[]): string {
   const safe = (cell: string) => (FORMULA.test(cell) ? `'${cell}` : cell);
   return `${Papa.unparse({
     fields: [...HEADER],
-    data: tubes.map(({ name, maker, number, pigments, strength, opacity, standing, pricePerMl }) => [
-      safe(name),
-      safe(maker),
-      safe(number),
-      pigments.join(' + '),
-      String(strength),
-      opacity ?? '',
-      STANDING_WORDS[standing],
-      pricePerMl === null ? '' : String(pricePerMl),
-    ]),
+    data: tubes.map(
+      ({ name, maker, number, pigments, strength, opacity, standing, pricePerMl }) => [
+        safe(name),
+        safe(maker),
+        safe(number),
+        pigments.join(' + '),
+        String(strength),
+        opacity ?? '',
+        STANDING_WORDS[standing],
+        pricePerMl === null ? '' : String(pricePerMl),
+      ],
+    ),
   })}\r\n`;
 }
 

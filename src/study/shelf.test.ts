@@ -9,6 +9,7 @@ import {
   editTube,
   missesOf,
   mixingTubes,
+  putTubeBack,
   removeTube,
   tubeOfPigment,
 } from './shelf';
@@ -97,4 +98,22 @@ it('a painted card stands in for what the pigment says', () => {
   const tint = (tube: (typeof tubes)[number]) => mixColour([tube.optics, white.optics], [1, 12]);
   const miss = (tube: (typeof tubes)[number]) => oklabDistance(tint(tube), tint(strong));
   expect(miss(fitted)).toBeLessThan(miss(tubes[at]) / 3);
+});
+
+it('a tube that is taken off lies in the bin for thirty days, and comes back as it was', () => {
+  const shelf = earths();
+  const [first, second] = shelf.tubes;
+  const day = (n: number) => new Date(Date.UTC(2026, 0, 1 + n));
+  const off = removeTube(shelf, first.id, day(0));
+  expect(off.bin).toEqual([{ ...first, removedAt: day(0).toISOString() }]);
+  const back = putTubeBack(off, first.id);
+  expect(back.bin).toEqual([]);
+  expect(back.tubes.at(-1)).toEqual(first);
+  expect(putTubeBack(back, first.id)).toBe(back);
+  // What has lain in it for longer goes when the next one comes.
+  expect(removeTube(off, second.id, day(29)).bin.map(({ id }) => id)).toEqual([
+    second.id,
+    first.id,
+  ]);
+  expect(removeTube(off, second.id, day(31)).bin.map(({ id }) => id)).toEqual([second.id]);
 });

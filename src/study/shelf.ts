@@ -1,3 +1,4 @@
+import { subDays } from 'date-fns';
 import type { Oklab } from '@/core/colour/oklab';
 import { fitCard } from '@/core/mixing/fit-card';
 import { learnedStrengths, missOfMixture, type MadeMixture } from '@/core/mixing/learn-strengths';
@@ -67,8 +68,29 @@ export function editTube(
   };
 }
 
-export function removeTube(shelf: ShelfContent, id: string): ShelfContent {
-  return { ...shelf, tubes: shelf.tubes.filter((tube) => tube.id !== id) };
+/** Days that the bin holds a tube. */
+export const TUBE_BIN_DAYS = 30;
+
+/** Puts a tube in the bin, which lets go of what has lain in it long enough. */
+export function removeTube(shelf: ShelfContent, id: string, now = new Date()): ShelfContent {
+  const removed = shelf.tubes.filter((tube) => tube.id === id);
+  const oldest = subDays(now, TUBE_BIN_DAYS).toISOString();
+  return {
+    ...shelf,
+    tubes: shelf.tubes.filter((tube) => tube.id !== id),
+    bin: [
+      ...removed.map((tube) => ({ ...tube, removedAt: now.toISOString() })),
+      ...shelf.bin.filter((tube) => tube.id !== id && tube.removedAt > oldest),
+    ].slice(0, MAX_TUBES),
+  };
+}
+
+/** Puts a tube from the bin back on the shelf. Throws a RangeError where there is no room for it. */
+export function putTubeBack(shelf: ShelfContent, id: string): ShelfContent {
+  const found = shelf.bin.find((tube) => tube.id === id);
+  if (!found || shelf.tubes.some((tube) => tube.id === id)) return shelf;
+  const { removedAt: _, ...tube } = found;
+  return { ...addTubes(shelf, [tube]), bin: shelf.bin.filter((one) => one.id !== id) };
 }
 
 /** With a mixture that was made or is kept, the newest first. */

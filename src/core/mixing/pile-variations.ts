@@ -41,12 +41,14 @@ export interface PileMute {
 }
 
 /** A clear step each way: Munsell steps, units of temperature, OKLCH chroma. */
-const STEP: Miss = { value: 0.6, warmth: 0.12, chroma: 0.02 };
+const STEP: Miss = { value: 0.6, warmth: 0.15, chroma: 0.02 };
 /** What a step changes besides counts for so much less, and each part more to measure out for this much. */
 const BESIDES = 0.6;
 const PART_COST = 0.05;
-/** Less than this share of a step is none. */
-const MIN_MOVED = 0.5;
+/** Less than this is not worth a word. */
+const MIN_MOVED: Miss = { value: 0.2, warmth: 0.1, chroma: 0.01 };
+/** OKLab distance to the side of the pile's own hue that counts as a step. */
+const ASIDE = 0.02;
 /** A variation that costs more than this is another colour. */
 const MAX_COST = 2.5;
 const WANTED: Readonly<Record<PileMove, readonly [keyof Miss, 1 | -1]>> = {
@@ -64,6 +66,8 @@ const MAX_KEPT = 0.85;
 /** Munsell steps by which muting may move the value, and what a step off costs beside chroma that is kept. */
 const VALUE_HELD = 0.6;
 const VALUE_COST = 0.5;
+/** Munsell steps from the pile's value within which what mutes it can be measured out. */
+const MEASURED = 0.25;
 
 const pileOf = (parts: readonly RecipePart[]) =>
   mixed(parts.map(({ tube, parts: amount }) => ({ optics: tube.optics, parts: amount })));
@@ -78,22 +82,30 @@ export function pileVariations(
   const tried = tubes.flatMap((tube) =>
     MEASURES.filter((parts) => parts <= PILE_PARTS / 2).map((parts) => {
       const colour = mixColour([own, tube.optics], [PILE_PARTS, parts]);
-      return { tube, parts, colour, by: missBetween(before, colour) };
+      return {
+        tube,
+        parts,
+        colour,
+        by: missBetween(before, colour),
+        aside: asideOf(before, colour),
+      };
     }),
   );
   return PILE_MOVES.flatMap((move) => {
     const [wanted, sign] = WANTED[move];
-    const cost = ({ by, parts }: (typeof tried)[number]) =>
+    // Warmer and cooler are turns of the hue; any other way keeps it.
+    const turns = wanted === 'warmth' ? 0 : BESIDES / ASIDE;
+    const cost = ({ by, parts, aside }: (typeof tried)[number]) =>
       (Object.keys(STEP) as (keyof Miss)[]).reduce(
         (sum, key) =>
           sum +
           (key === wanted
             ? Math.abs((sign * by[key]) / STEP[key] - 1)
             : BESIDES * Math.abs(by[key] / STEP[key])),
-        PART_COST * parts,
+        PART_COST * parts + turns * aside,
       );
     const best = tried
-      .filter(({ by }) => sign * by[wanted] >= MIN_MOVED * STEP[wanted])
+      .filter(({ by }) => sign * by[wanted] >= MIN_MOVED[wanted])
       .toSorted((one, other) => cost(one) - cost(other))[0];
     if (!best || cost(best) > MAX_COST) return [];
     const { tube, parts, colour } = best;
@@ -129,6 +141,8 @@ export function pileMutes(pile: readonly RecipePart[], tubes: readonly Tube[]): 
         brought.parts.map(({ share }) => share),
         labFromOklab(mixColour([brought.optics], [1])),
       );
+      // A stainer so strong that the value falls between two measures.
+      if (Math.abs(valueOfOklab(oklabFromLab(lab)) - value) > MEASURED) return [];
       const total = first.reduce((sum, part) => sum + part, 0);
       const premixed = mixed(paints.map((optics, i) => ({ optics, parts: first[i] / total })));
       const steps = MEASURES.map((parts) => {
@@ -156,4 +170,10 @@ export function pileMutes(pile: readonly RecipePart[], tubes: readonly Tube[]): 
     const { turn: _, ...mute } = best;
     return [mute];
   });
+}
+
+/** How far a colour lies beside the line from grey through another. */
+function asideOf(from: Oklab, to: Oklab): number {
+  const length = Math.hypot(from.a, from.b);
+  return length < 1e-6 ? 0 : Math.abs(from.a * to.b - from.b * to.a) / length;
 }

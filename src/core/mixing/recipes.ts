@@ -41,10 +41,12 @@ export interface RecipeSettings {
 /** A recipe with one tube less may miss by this much more. */
 const TUBE_COST = 0.35;
 const STEADINESS_COST = 0.04;
-/** Sets of paints whose parts are rounded. */
+/** The best sets of paints, whose parts are rounded whatever their route; and of other routes among so many. */
+const ALWAYS_ROUNDED = 20;
 const MAX_ROUNDED = 60;
+const ENOUGH_OF_ROUTE = 3;
 /** Sets of each size that another tube is added to. */
-const MAX_EXTENDED = 48;
+const MAX_EXTENDED = 24;
 
 interface Candidate {
   which: number[];
@@ -67,7 +69,7 @@ export function findRecipes(
   if (usable.length === 0) throw new RangeError('A recipe takes at least one tube');
   const lab = labFromOklab(target);
   const found = fittedSets(lab, usable, Math.min(maxTubes, MAX_RECIPE_TUBES));
-  const recipes = found.slice(0, MAX_ROUNDED).map(({ which, weights }) => {
+  const recipes = worthRounding(found, usable).map(({ which, weights }) => {
     const rounded = wholeParts(
       which.map((i) => usable[i].optics),
       weights,
@@ -80,6 +82,18 @@ export function findRecipes(
     );
   });
   return varied(recipes, count);
+}
+
+/** The best sets, and the best few of each route that these don't show enough of. */
+function worthRounding(found: readonly Candidate[], tubes: readonly Tube[]): Candidate[] {
+  const rounded = new Map<Route, number>();
+  return found.slice(0, MAX_ROUNDED).filter(({ which }, i) => {
+    const route = routeOf(which.map((k) => ({ tube: tubes[k] })));
+    const already = rounded.get(route) ?? 0;
+    if (i >= ALWAYS_ROUNDED && already >= ENOUGH_OF_ROUTE) return false;
+    rounded.set(route, already + 1);
+    return true;
+  });
 }
 
 /** Sets of tubes with their best weights, the nearest before others, and those of fewer tubes among equals. */

@@ -85,7 +85,7 @@ function cellAt(
   const more = (white && shareForValue(both, white.optics, value)) ?? 0;
   return {
     colour: white ? mixColour([both, white.optics], [1 - more, more]) : mixColour([both], [1]),
-    parts: summed([
+    parts: mergedShares([
       ...strong.parts.map(({ tube, share }) => ({ tube, share: share * (1 - along) * (1 - more) })),
       ...dull.parts.map(({ tube, share }) => ({ tube, share: share * along * (1 - more) })),
       ...(white ? [{ tube: white, share: more }] : []),
@@ -94,7 +94,9 @@ function cellAt(
 }
 
 /** Shares of one tube as one. */
-function summed(parts: readonly { tube: Tube; share: number }[]): { tube: Tube; share: number }[] {
+function mergedShares(
+  parts: readonly { tube: Tube; share: number }[],
+): { tube: Tube; share: number }[] {
   const shares = new Map<Tube, number>();
   for (const { tube, share } of parts) shares.set(tube, (shares.get(tube) ?? 0) + share);
   return Array.from(shares, ([tube, share]) => ({ tube, share })).filter(

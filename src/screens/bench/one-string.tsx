@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useState, type CSSProperties } from 'react';
 import { MAX_STRING, MIN_STRING, stringBetween, type StringSpacing } from '@/core/mixing/strings';
 import { hexFromOklab } from '@/core/colour/hex';
 import { valueOfOklab } from '@/core/colour/value';
@@ -93,11 +93,12 @@ export function OneString({ tubes }: { tubes: readonly MixingTube[] }) {
       </div>
       <ol
         aria-label="Steps of the string"
-        className="mb-4 grid text-xs leading-tight"
-        style={{ gridTemplateColumns: `repeat(${steps}, minmax(0, 1fr))` }}
+        className="mb-4 grid gap-y-1 text-xs leading-tight sm:grid-cols-[repeat(var(--steps),minmax(0,1fr))]"
+        style={{ '--steps': steps } as CSSProperties}
       >
         {string.map((step, i) => (
-          <li key={i} className="min-w-0 pr-1">
+          <li key={i} className="min-w-0 pr-1 max-sm:flex max-sm:gap-2 max-sm:text-sm">
+            <span className="w-5 font-semibold sm:hidden">{i + 1}</span>
             {words(step).map((line) => (
               <span key={line} className="block truncate" title={line}>
                 {line}

@@ -6,6 +6,7 @@ import {
   addTubes,
   editTube,
   mixingTubes,
+  putTubeBack,
   removeTube,
   tubeOfPigment,
 } from '@/study/shelf';
@@ -20,6 +21,7 @@ import { TUBE_ORDERS } from './bench-view';
 import { foundTubes, shelfSentence } from './shelf-order';
 import { ShelfTableForm } from './shelf-table-form';
 import type { TabProps } from './tab-props';
+import { TubeBin } from './tube-bin';
 import { TubeDetails } from './tube-details';
 import { TUBE_GRID, TubeRow } from './tube-row';
 
@@ -44,16 +46,11 @@ export function ShelfTab({ shelf, store, view, look }: TabProps) {
     add((was) => addTubes(was, [tube]));
     look({ tube: tube.id });
   };
+  const putBack = (id: string) => add((was) => putTubeBack(was, id));
   const remove = (id: string, name: string) => {
-    const tube = shelf.tubes.find((one) => one.id === id);
     change((was) => removeTube(was, id));
     look({ tube: '' });
-    offerUndo(`“${name}” was taken off the shelf.`, () => {
-      if (!tube) return;
-      change((was) =>
-        was.tubes.some((one) => one.id === id) ? was : { ...was, tubes: [...was.tubes, tube] },
-      );
-    });
+    offerUndo(`“${name}” is in the bin of the shelf.`, () => putBack(id));
   };
   return (
     <div className="mx-auto grid max-w-[100rem] gap-x-8 gap-y-4 px-4 py-4 sm:px-6 md:grid-cols-[minmax(0,1fr)_23rem]">
@@ -140,6 +137,7 @@ export function ShelfTab({ shelf, store, view, look }: TabProps) {
           onAddSet={(id) => add((was) => addSetOfTubes(was, id, newId))}
         />
         <ShelfTableForm shelf={shelf} store={store} />
+        <TubeBin tubes={shelf.bin} onPutBack={putBack} />
         <TextField
           label="Whose tubes these are: recipes say it where they go"
           value={shelf.owner}

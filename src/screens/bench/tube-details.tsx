@@ -9,7 +9,6 @@ import { plainTube, type MixingTube } from '@/study/shelf';
 import { Button } from '@/ui/button';
 import { TextField } from '@/ui/field';
 import { Section } from '@/ui/panel-parts';
-import { Select } from '@/ui/select';
 import { Slider } from '@/ui/slider';
 import { CardForm } from './card-form';
 import { capital, list, several } from '@/ui/words';
@@ -91,17 +90,20 @@ export function TubeDetails({ tube, mixing, onChange, onRemove }: Props) {
         words={`${tube.strength.toFixed(2)} ×`}
         onChange={(power) => onChange({ strength: boundedStrength(2 ** power) })}
       />
-      <label className="flex min-h-10 items-center justify-between gap-3 text-[15px]">
-        Opacity, by its label
-        <Select
-          label="Opacity, by its label"
+      <label className="flex flex-col gap-0.5">
+        <span className="text-sm text-soft">Opacity, by its label</span>
+        <select
           value={tube.opacity ?? ''}
-          options={[
-            { value: '', title: `as its pigments: ${usual}` },
-            ...OPACITIES.map((value) => ({ value, title: value })),
-          ]}
-          onChange={(opacity) => onChange({ opacity: opacity || null })}
-        />
+          onChange={({ target }) =>
+            onChange({ opacity: OPACITIES.find((one) => one === target.value) ?? null })
+          }
+          className="h-10 w-full border border-line bg-sheet px-2 text-[15px]"
+        >
+          <option value="">as its pigments: {usual}</option>
+          {OPACITIES.map((opacity) => (
+            <option key={opacity}>{opacity}</option>
+          ))}
+        </select>
       </label>
       {mixing.correctedBy > 0 && (
         <p className="text-sm text-soft">

@@ -49,12 +49,13 @@ export async function readDemoShelf(): Promise<ShelfContent> {
 export async function seedShelf(): Promise<void> {
   const story = await readDemoShelf();
   const { revision, content } = await getShelf();
-  const own = <T extends { id: string }>(here: readonly T[], theirs: readonly T[]) =>
+  const own = <T extends { id: string }>(here: readonly T[], theirs: readonly { id: string }[]) =>
     here.filter(({ id }) => theirs.every((one) => one.id !== id));
   try {
     await saveShelf(revision, {
       owner: content.owner || story.owner,
       tubes: [...story.tubes, ...own(content.tubes, story.tubes)],
+      bin: own(content.bin, story.tubes),
       tries: [...story.tries, ...own(content.tries, story.tries)],
     });
   } catch (error) {

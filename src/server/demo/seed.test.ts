@@ -45,7 +45,7 @@ it('hangs the whole story, and puts it back without touching one’s own work', 
 
   const mixed = await getStudy(demoId('study', story.find(({ recipes }) => recipes)!.picture));
   for (const { recipe } of mixed.document.palette.swatches)
-    expect(recipe).toMatchObject({ owner: 'Dag Solumbry', tried: false });
+    expect(recipe).toMatchObject({ owner: 'Orla Venn-Tarrick', tried: false });
 
   // A person works on: changes and deletes of the demo's, and makes things of their own.
   const changed = demoId('study', story[1].picture);

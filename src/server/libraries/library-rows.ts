@@ -67,8 +67,20 @@ export function swatchRow(
   position: number,
   libraryWords: readonly string[],
 ) {
-  const { id, name, otherNames, note, role, colour, share, provenance, follows, change, recipe, parts } =
-    one;
+  const {
+    id,
+    name,
+    otherNames,
+    note,
+    role,
+    colour,
+    share,
+    provenance,
+    follows,
+    change,
+    recipe,
+    parts,
+  } = one;
   const ownWords = wordsOf(name, ...otherNames, note, role ?? '');
   return {
     libraryId,

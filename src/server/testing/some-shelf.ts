@@ -16,6 +16,7 @@ export const someTube = (id: string, part: Partial<ShelfTube> = {}): ShelfTube =
 
 export const someShelf = (...ids: string[]): ShelfContent => ({
   owner: '',
+  bin: [],
   tubes: ids.map((id) => someTube(id)),
   tries: [],
 });

@@ -4,6 +4,7 @@ import { keepRecipes, swatchRecipe } from '@/study/recipe-edits';
 import { Button } from '@/ui/button';
 import { say } from '@/ui/notices';
 import { Finding } from '@/ui/panel-parts';
+import { capital, count, several } from '@/ui/words';
 import { useDesk, useDeskStore } from '../../desk-store';
 import { MixLimits } from './mix-limits';
 import { reachSentence } from './reach-sentence';
@@ -12,7 +13,7 @@ import type { MixTabProps } from './use-mix';
 
 /** Each colour beside its mixture, with its recipe. */
 export function RecipesTab({ mix, shelf, store }: MixTabProps) {
-  const { onPalette, tubes, swatches, recipes, isStale } = mix;
+  const { onPalette, tubes, swatches, ready, recipes, isStale } = mix;
   const selected = useDesk((state) => state.selected);
   const { set, change } = useDeskStore().getState();
   const named = swatches.map(({ name }, i) => ({ name, recipes: recipes?.[i] ?? [] }));
@@ -36,7 +37,7 @@ export function RecipesTab({ mix, shelf, store }: MixTabProps) {
             ? 'Every tube of the palette is left out.'
             : recipes
               ? reachSentence(named, tubes.length)
-              : 'Mixing …'}
+              : `${capital(count(ready.length))} of ${several(swatches.length, 'colour')} mixed …`}
       </Finding>
       <MixLimits tubes={onPalette} />
       {recipes && swatches.length > 0 && (
@@ -51,7 +52,7 @@ export function RecipesTab({ mix, shelf, store }: MixTabProps) {
           <SwatchRecipes
             key={swatch.id}
             swatch={swatch}
-            recipes={recipes?.[i] ?? null}
+            recipes={ready[i] ?? null}
             tubes={tubes}
             shelf={shelf}
             store={store}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useState } from 'react';
 import { valueOfOklab } from '@/core/colour/value';
 import type { RecipeAnswer, WorkerTube } from '@/contracts/desk-query/mix-queries';
 import type { Spectrum } from '@/core/mixing/spectrum';
@@ -17,7 +18,9 @@ export interface Mix {
   /** Those of the palette that may be used here. */
   tubes: MixingTube[];
   swatches: TraySwatch[];
-  /** Null while they are mixed for the first time. */
+  /** Those that are mixed already, in the swatches' order. */
+  ready: readonly RecipeAnswer[][];
+  /** All of them; null while some are still being mixed. */
   recipes: RecipeAnswer[][] | null;
   isStale: boolean;
 }
@@ -42,6 +45,10 @@ export const workerTube = ({ id, pigments, optics }: MixingTube): WorkerTube => 
   S: rounded(optics.S),
 });
 
+/** Colours mixed in one answer: each is shown once it is there, and other queries get between. */
+const AT_ONCE = 2;
+const NONE_READY: RecipeAnswer[][] = [];
+
 export function useMix(shelf: ShelfContent): Mix {
   const [{ most, black, cadmiumFree, without }] = useStepView(mixView);
   const all = useDocument((document) => document.palette.swatches);
@@ -56,17 +63,23 @@ export function useMix(shelf: ShelfContent): Mix {
   const swatches = all.toSorted(
     (one, other) => valueOfOklab(other.colour) - valueOfOklab(one.colour),
   );
+  const limits = { tubes: tubes.map(workerTube), maxTubes: Number(most), black };
+  // The worker keeps what it mixed within the same limits: there a palette that changes is mixed in one query.
+  const key = JSON.stringify(limits);
+  const [begun, setBegun] = useState({ key, count: AT_ONCE });
+  const wanted = Math.min(swatches.length, begun.key === key ? begun.count : AT_ONCE);
   const { value, stale } = useAnswer(
-    tubes.length > 0 && swatches.length > 0
+    tubes.length > 0 && wanted > 0
       ? {
           kind: 'recipes',
-          colours: swatches.map(({ colour }) => colour),
-          tubes: tubes.map(workerTube),
-          maxTubes: Number(most),
-          black,
+          colours: swatches.slice(0, wanted).map(({ colour }) => colour),
+          ...limits,
         }
       : null,
   );
-  const recipes = value?.length === swatches.length ? value : null;
-  return { onPalette, tubes, swatches, recipes, isStale: stale };
+  if (!stale && value?.length === wanted && wanted < swatches.length)
+    setBegun({ key, count: wanted + AT_ONCE });
+  const ready = value && value.length <= swatches.length ? value : NONE_READY;
+  const recipes = ready.length === swatches.length ? value : null;
+  return { onPalette, tubes, swatches, ready, recipes, isStale: stale };
 }
