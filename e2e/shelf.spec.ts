@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import sharp from 'sharp';
 import { appFor, expect, test } from './app';
 import { addEarths, openBench, tubeButton, tubes } from './bench-actions';
-import { choose, finding, isReady, isSaved, reload } from './page-actions';
+import { choose, finding, isReady, isSaved } from './page-actions';
 
 const app = appFor('empty');
 
