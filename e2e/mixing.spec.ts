@@ -179,6 +179,7 @@ test('the morning’s plan follows the canvas, is ticked and printed, and the tu
   await toTab(page, 'which tubes');
   await expect(finding(page)).toContainText(/tubes carry this palette: .*white/);
   await expect(page.getByTestId('lacking')).not.toBeEmpty();
+  await expect(page.getByRole('list', { name: 'Inner set' })).toContainText(/ · /);
   await reload(page);
   await deskIsSet(page);
   await expect(finding(page)).toContainText('carry this palette');

@@ -6,7 +6,13 @@ import type { Optics } from '@/core/mixing/pigment';
 import { pigmentOf } from '@/core/mixing/pigments/pigments';
 import { labelled, times, tubeOf, type Tube } from '@/core/mixing/tube';
 import { TUBE_SETS } from '@/core/mixing/tube-sets';
-import { MAX_TUBES, type ShelfContent, type ShelfTry, type ShelfTube } from '@/contracts/shelf';
+import {
+  MAX_TUBES,
+  type ShelfContent,
+  type ShelfTry,
+  type ShelfTube,
+  type Standing,
+} from '@/contracts/shelf';
 import type { NewId } from './edits';
 
 /** A tube of a shelf that can be mixed. */
@@ -146,6 +152,19 @@ export function mixingTubes(shelf: ShelfContent): MixingTube[] {
   lastTubes.set(shelf, tubes);
   return tubes;
 }
+
+function tubesWhere(shelf: ShelfContent, is: (standing: Standing) => boolean): MixingTube[] {
+  const wanted = new Set(shelf.tubes.filter(({ standing }) => is(standing)).map(({ id }) => id));
+  return mixingTubes(shelf).filter(({ id }) => wanted.has(id));
+}
+
+/** What a painter has, wherever it lies. */
+export const ownedTubes = (shelf: ShelfContent) =>
+  tubesWhere(shelf, (standing) => standing !== 'wish');
+
+/** What lies on the palette. */
+export const paletteTubes = (shelf: ShelfContent) =>
+  tubesWhere(shelf, (standing) => standing === 'palette');
 
 /** Mixtures whose result is known and all of whose tubes are here. */
 function madeOn(shelf: ShelfContent): MadeMixture[] {

@@ -15,7 +15,12 @@ import type { ValueStudy } from '@/core/measure/value-study';
 import type { ValueReading } from '@/core/measure/values';
 import type { ZoneBody } from '@/core/measure/zones';
 import type { Oklab } from '@/core/colour/oklab';
-import type { MissingTubeAnswer, RecipeAnswer, TubeChoiceAnswer } from './mix-queries';
+import type {
+  InnerSetAnswer,
+  MissingTubeAnswer,
+  RecipeAnswer,
+  TubeChoiceAnswer,
+} from './mix-queries';
 import type { Extraction } from '@/core/palette/extract';
 import type { Lean } from '@/core/palette/lean';
 import type { Fit } from '@/core/palette/missing';
@@ -89,5 +94,6 @@ export interface DeskAnswers {
   /** For each colour its recipes, the best before others. */
   recipes: RecipeAnswer[][];
   whichTubes: TubeChoiceAnswer[];
+  innerSet: InnerSetAnswer | null;
   missingTube: MissingTubeAnswer;
 }

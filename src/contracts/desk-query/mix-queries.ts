@@ -36,12 +36,26 @@ export const mixQueries = [
     tubes: workerTubes.max(MAX_CHOSEN_FROM),
     most: z.number().int().min(1).max(12),
   }),
+  /** Dull mixtures of two tubes that carry the quiet colours among some. */
+  z.object({
+    kind: z.literal('innerSet'),
+    wanted: z.array(z.object({ colour: oklabSchema, share: z.number().positive() })).min(1),
+    tubes: workerTubes,
+    most: z.number().int().min(1).max(4),
+  }),
   /** The pigment that would bring a colour nearest. */
   z.object({ kind: z.literal('missingTube'), colour: oklabSchema, tubes: workerTubes }),
 ] as const;
 
 export interface TubeChoiceAnswer {
   tubes: string[];
+  miss: number;
+}
+
+/** As `InnerSet`, tubes by their ids. */
+export interface InnerSetAnswer {
+  piles: { parts: { tube: string; parts: number }[]; tint: z.infer<typeof oklabSchema> }[];
+  quiet: number[];
   miss: number;
 }
 

@@ -2,7 +2,7 @@
 
 import { greensOf } from '@/core/mixing/strings';
 import { dabChart } from '@/core/plan/dab-chart';
-import { mixingTubes } from '@/study/shelf';
+import { mixingTubes, ownedTubes } from '@/study/shelf';
 import { Button } from '@/ui/button';
 import { Finding, Section } from '@/ui/panel-parts';
 import { GreensChart, greensRows } from './greens-chart';
@@ -23,10 +23,7 @@ export function StringsTab({ shelf, look }: TabProps) {
         </Button>
       </div>
     );
-  const owned = tubes.filter((tube) =>
-    shelf.tubes.some(({ id, standing }) => id === tube.id && standing !== 'wish'),
-  );
-  const greens = greensOf(owned);
+  const greens = greensOf(ownedTubes(shelf));
   const nameOf = (id: string) => tubes.find((tube) => tube.id === id)?.name ?? '';
   return (
     <div className="mx-auto max-w-[80rem] px-4 py-4 sm:px-6">

@@ -2,14 +2,11 @@ import { findRecipes } from '@/core/mixing/recipes';
 import type { ShelfContent } from '@/contracts/shelf';
 import type { StudyDocument } from '@/contracts/study';
 import { keepRecipes, swatchRecipe } from '@/study/recipe-edits';
-import { mixingTubes } from '@/study/shelf';
+import { paletteTubes } from '@/study/shelf';
 
 /** A study with the best recipe of each colour from what lies on a shelf's palette. */
 export function withRecipes(document: StudyDocument, shelf: ShelfContent): StudyDocument {
-  const onPalette = new Set(
-    shelf.tubes.filter(({ standing }) => standing === 'palette').map(({ id }) => id),
-  );
-  const tubes = mixingTubes(shelf).filter(({ id }) => onPalette.has(id));
+  const tubes = paletteTubes(shelf);
   return keepRecipes(
     document,
     new Map(

@@ -1,5 +1,6 @@
 import { pigmentOf } from '@/core/mixing/pigments/pigments';
 import { findRecipes, type Recipe } from '@/core/mixing/recipes';
+import { innerSet } from '@/core/mixing/inner-set';
 import { missingTube } from '@/core/mixing/missing-tube';
 import { kindOf, type Tube } from '@/core/mixing/tube';
 import { whichTubes } from '@/core/mixing/which-tubes';
@@ -33,6 +34,19 @@ export const mixAnswers = {
       tubes: chosen.map(({ id }) => id),
       miss,
     })),
+
+  innerSet({ wanted, tubes, most }) {
+    const set = innerSet(wanted, tubesFrom(tubes), most);
+    return (
+      set && {
+        ...set,
+        piles: set.piles.map(({ parts, tint }) => ({
+          parts: parts.map(({ tube, parts: amount }) => ({ tube: tube.id, parts: amount })),
+          tint,
+        })),
+      }
+    );
+  },
 
   missingTube({ colour, tubes }) {
     const { own, more } = missingTube(colour, tubesFrom(tubes));

@@ -24,6 +24,7 @@ import { offerUndo } from '@/ui/notices';
 import { Fold } from '@/ui/panel-parts';
 import { useSettings } from '@/ui/settings';
 import { useDeskStore } from '../../desk-store';
+import { OutOfReach } from './out-of-reach';
 import { PileVariations } from './pile-variations';
 
 interface Props {
@@ -91,6 +92,7 @@ export function RecipeDetails(props: Props) {
         {correctedBy > 0 && `Corrected by ${correctedBy} of your mixtures. `}
         ΔE {recipe.deltaE.toFixed(1)}.
       </p>
+      <OutOfReach swatch={swatch} miss={recipes[0].deltaE} shelf={shelf} />
       {recipes.length > 1 && (
         <ul aria-label="Other routes" className="mb-2 border-t">
           {recipes.map(

@@ -1,23 +1,19 @@
 'use client';
 
 import type { Oklab } from '@/core/colour/oklab';
-import { pigmentOf } from '@/core/mixing/pigments/pigments';
 import { MAX_CHOSEN_FROM } from '@/core/mixing/which-tubes';
-import type { MissingTubeAnswer } from '@/contracts/desk-query/mix-queries';
-import { mixingTubes } from '@/study/shelf';
+import { ownedTubes } from '@/study/shelf';
 import { Finding, Section } from '@/ui/panel-parts';
 import { capital, count, list, several } from '@/ui/words';
 import { useAnswer } from '../../use-answer';
+import { InnerSetSection } from './inner-set-section';
+import { lackSentence, OUT_OF_REACH } from './lack-sentence';
 import { workerTube, type MixTabProps } from './use-mix';
 
 const MOST = 8;
 const FEWEST = 2;
 /** One tube more that brings less than this is hardly worth its room: CIEDE2000. */
 const WORTH = 0.5;
-/** A colour that is missed by more is out of reach. */
-const OUT_OF_REACH = 3;
-/** A tube helps if it brings a colour nearer by this: CIEDE2000. */
-const HELPS = 1;
 
 interface Farthest {
   name: string;
@@ -28,9 +24,7 @@ interface Farthest {
 /** Which few tubes of the shelf carry this palette, what each more one buys, and what the shelf lacks for it. */
 export function TubesTab({ mix, shelf }: MixTabProps) {
   const { swatches, recipes } = mix;
-  const owned = mixingTubes(shelf).filter((tube) =>
-    shelf.tubes.some(({ id, standing }) => id === tube.id && standing !== 'wish'),
-  );
+  const owned = ownedTubes(shelf);
   const candidates = owned.slice(0, MAX_CHOSEN_FROM);
   const nameOf = (id: string) => owned.find((tube) => tube.id === id)?.name ?? '';
   const { value: choices, stale } = useAnswer(
@@ -102,6 +96,10 @@ export function TubesTab({ mix, shelf }: MixTabProps) {
           {`Chosen from the ${count(candidates.length)} tubes that stand before others on the shelf.`}
         </p>
       )}
+      <InnerSetSection
+        swatches={swatches}
+        tubes={owned.filter(({ id }) => best.tubes.includes(id))}
+      />
       <Section title="What the shelf lacks">
         <p className="text-[15px] leading-snug" data-testid="lacking">
           {farthest ? lackSentence(farthest, missing) : 'Nothing: every colour is within reach.'}
@@ -109,16 +107,4 @@ export function TubesTab({ mix, shelf }: MixTabProps) {
       </Section>
     </>
   );
-}
-
-/** What would bring the colour that is farthest off within reach. */
-function lackSentence({ name, miss }: Farthest, missing: MissingTubeAnswer | null): string {
-  const words = `“${name}” is missed by ΔE ${miss.toFixed(1)}`;
-  if (!missing) return `${words}.`;
-  const { own, more } = missing;
-  if (own < miss - HELPS)
-    return `Nothing: “${name}” is out of reach of the palette alone, and within ΔE ${own.toFixed(1)} with what is kept off it.`;
-  if (more && more.miss < own - HELPS)
-    return `${words}; ${more.pigment} (${pigmentOf(more.pigment)?.names[0]}) would bring it to ${more.miss.toFixed(1)}.`;
-  return `${words}, and no one tube more would help much.`;
 }

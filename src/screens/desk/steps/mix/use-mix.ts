@@ -7,7 +7,7 @@ import type { Spectrum } from '@/core/mixing/spectrum';
 import type { ShelfContent } from '@/contracts/shelf';
 import type { TraySwatch } from '@/contracts/study';
 import type { ShelfStore } from '@/materials/use-shelf';
-import { mixingTubes, type MixingTube } from '@/study/shelf';
+import { paletteTubes, type MixingTube } from '@/study/shelf';
 import { useDocument, useStepView } from '../../desk-store';
 import { useAnswer } from '../../use-answer';
 import { mixView } from './mix-view';
@@ -52,9 +52,7 @@ const NONE_READY: RecipeAnswer[][] = [];
 export function useMix(shelf: ShelfContent): Mix {
   const [{ most, black, cadmiumFree, without }] = useStepView(mixView);
   const all = useDocument((document) => document.palette.swatches);
-  const onPalette = mixingTubes(shelf).filter((tube) =>
-    shelf.tubes.some(({ id, standing }) => id === tube.id && standing === 'palette'),
-  );
+  const onPalette = paletteTubes(shelf);
   const tubes = onPalette.filter(
     ({ id, pigments }) =>
       !without.includes(id) &&
