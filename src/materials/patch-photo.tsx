@@ -6,6 +6,7 @@ import { byPaper, PAPER, type PatchGuess } from '@/core/mixing/card-photo';
 import { pictureOf, type Picture } from '@/core/picture/picture';
 import { probe } from '@/core/picture/probe';
 import { Choice } from '@/ui/choice';
+import { FileButton } from '@/ui/file-button';
 import { showError } from '@/ui/notices';
 
 interface Props<R extends string> {
@@ -82,19 +83,11 @@ export function PatchPhoto<R extends string>({ of, roles, guess, onPatch }: Prop
   };
   return (
     <div>
-      <label className="inline-flex min-h-10 items-center border border-ink bg-sheet px-3 text-[15px] font-semibold hover:bg-faint has-focus-visible:outline-2">
-        Photograph of {of}
-        <input
-          type="file"
-          accept="image/*"
-          className="sr-only"
-          onChange={(event) => {
-            const [file] = Array.from(event.target.files ?? []);
-            if (file) void read(file);
-            event.target.value = '';
-          }}
-        />
-      </label>
+      <FileButton
+        label={`Photograph of ${of}`}
+        accept="image/*"
+        onFile={(file) => void read(file)}
+      />
       <div className={picture ? 'mt-2' : 'hidden'}>
         <div className="relative">
           <canvas

@@ -7,6 +7,7 @@ import { newId } from '@/study/edits';
 import { addTubes } from '@/study/shelf';
 import { tableOfTubes, tubesOfTable, type TableProblem } from '@/study/shelf-table';
 import { Button } from '@/ui/button';
+import { FileButton } from '@/ui/file-button';
 import { keepFile } from '@/ui/keep-file';
 import { say, showError } from '@/ui/notices';
 import { Fold } from '@/ui/panel-parts';
@@ -44,22 +45,14 @@ export function ShelfTableForm({ shelf, store }: { shelf: ShelfContent; store: S
         >
           Export CSV
         </Button>
-        <label className="inline-flex min-h-10 items-center border border-ink bg-sheet px-3 text-[15px] font-semibold hover:bg-faint has-focus-visible:outline-2">
-          Import CSV
-          <input
-            type="file"
-            accept=".csv,text/csv,text/plain"
-            className="sr-only"
-            onChange={(event) => {
-              const [file] = Array.from(event.target.files ?? []);
-              if (file) void read(file);
-              event.target.value = '';
-            }}
-          />
-        </label>
+        <FileButton
+          label="Import CSV"
+          accept=".csv,text/csv,text/plain"
+          onFile={(file) => void read(file)}
+        />
       </div>
       <p className="mt-1 text-sm text-soft">
-        Columns: name, maker, number, pigments (PB29 + PW6), strength, where, price per ml.
+        Columns: name, maker, number, pigments (PB29 + PW6), strength, opacity, where, price per ml.
       </p>
       {problems.length > 0 && (
         <ul role="alert" className="mt-1 text-sm">

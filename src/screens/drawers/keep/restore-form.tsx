@@ -5,6 +5,8 @@ import { useState } from 'react';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { BackupLook, KeptThing, Restored } from '@/contracts/keep';
 import { call, sendFile } from '@/ui/api';
+import { FileButton } from '@/ui/file-button';
+import { Tick } from '@/ui/tick';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { capital, list, several } from '@/ui/words';
@@ -64,20 +66,11 @@ export function RestoreForm({ onRestored }: { onRestored: () => void }) {
   return (
     <div className="mt-1 flex flex-col gap-3">
       <p>It is checked and shown first. Nothing that is here is ever overwritten.</p>
-      <label className="inline-flex min-h-10 w-fit cursor-pointer items-center border border-ink bg-sheet px-3 text-[15px] font-semibold hover:bg-faint focus-within:outline-2">
-        Choose a backup
-        <input
-          type="file"
-          accept=".zip,application/zip"
-          aria-label="Choose a backup"
-          className="sr-only"
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            event.target.value = '';
-            if (file) void read(file);
-          }}
-        />
-      </label>
+      <FileButton
+        label="Choose a backup"
+        accept=".zip,application/zip"
+        onFile={(file) => void read(file)}
+      />
       {busy === 'reading' && <p role="status">Reading all of it against its checksums …</p>}
       {refused && (
         <p role="alert" className="border border-ink bg-sheet p-3">
@@ -157,26 +150,6 @@ export function RestoreForm({ onRestored }: { onRestored: () => void }) {
         </>
       )}
     </div>
-  );
-}
-
-interface TickProps {
-  checked: boolean;
-  onChange: (on: boolean) => void;
-  children: string;
-}
-
-function Tick({ checked, onChange, children }: TickProps) {
-  return (
-    <label className="flex min-h-10 items-center gap-2.5">
-      <input
-        type="checkbox"
-        className="h-5 w-5 shrink-0 accent-ink"
-        checked={checked}
-        onChange={(event) => onChange(event.target.checked)}
-      />
-      {children}
-    </label>
   );
 }
 

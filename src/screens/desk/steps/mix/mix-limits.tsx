@@ -3,6 +3,7 @@
 import type { MixingTube } from '@/study/shelf';
 import { Choice } from '@/ui/choice';
 import { Fold } from '@/ui/panel-parts';
+import { Tick } from '@/ui/tick';
 import { list } from '@/ui/words';
 import { useStepView } from '../../desk-store';
 import { mixView, TUBE_LIMITS } from './mix-view';
@@ -24,43 +25,26 @@ export function MixLimits({ tubes }: { tubes: readonly MixingTube[] }) {
         options={TUBE_LIMITS.map((value) => ({ value, title: value }))}
         onChange={(next) => look({ most: next })}
       />
-      <Tick label="Black may be used" on={black} onChange={(next) => look({ black: next })} />
-      <Tick label="No cadmium" on={cadmiumFree} onChange={(next) => look({ cadmiumFree: next })} />
+      <Tick checked={black} onChange={(next) => look({ black: next })}>
+        Black may be used
+      </Tick>
+      <Tick checked={cadmiumFree} onChange={(next) => look({ cadmiumFree: next })}>
+        No cadmium
+      </Tick>
       <ul aria-label="Tubes that may be used" className="mt-1 border-t">
         {tubes.map(({ id, name }) => (
           <li key={id}>
             <Tick
-              label={name}
-              on={!without.includes(id)}
+              checked={!without.includes(id)}
               onChange={(next) =>
                 look({ without: next ? without.filter((one) => one !== id) : [...without, id] })
               }
-            />
+            >
+              {name}
+            </Tick>
           </li>
         ))}
       </ul>
     </Fold>
-  );
-}
-
-function Tick({
-  label,
-  on,
-  onChange,
-}: {
-  label: string;
-  on: boolean;
-  onChange: (on: boolean) => void;
-}) {
-  return (
-    <label className="flex min-h-10 items-center gap-3 text-[15px]">
-      <input
-        type="checkbox"
-        className="h-5 w-5"
-        checked={on}
-        onChange={(event) => onChange(event.target.checked)}
-      />
-      {label}
-    </label>
   );
 }

@@ -6,13 +6,10 @@ import { morningPlan } from '@/core/mixing/morning-plan';
 import { paintColour } from '@/core/mixing/paint';
 import type { Tube } from '@/core/mixing/tube';
 import { ml, morningDrawing, pileAmount } from '@/core/plan/morning-drawing';
-import { endpoints } from '@/contracts/endpoints/endpoints';
 import { CautionLines } from '@/materials/caution-lines';
-import { callForFile } from '@/ui/api';
 import { Button } from '@/ui/button';
-import { fileName, keepFile } from '@/ui/keep-file';
-import { showError } from '@/ui/notices';
 import { Finding, Section } from '@/ui/panel-parts';
+import { usePrinted } from '@/ui/use-printed';
 import { count } from '@/ui/words';
 import { useDocument, useStepView } from '../../desk-store';
 import { CanvasForm } from './canvas-form';
@@ -29,7 +26,7 @@ export function MorningTab({ mix: { swatches, recipes, tubes } }: MixTabProps) {
   const [{ width, height, film, nozzle }] = useStepView(mixView);
   const title = useDocument((document) => document.title);
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
-  const [printing, setPrinting] = useState(false);
+  const { printing, print } = usePrinted();
   if (swatches.length === 0)
     return <Finding>No colours to plan for yet: extract some, or pick them.</Finding>;
   if (!recipes) return <Finding stale>Mixing …</Finding>;
@@ -62,22 +59,16 @@ export function MorningTab({ mix: { swatches, recipes, tubes } }: MixTabProps) {
     if (!next.delete(key)) next.add(key);
     setTicked(next);
   };
-  const print = async () => {
-    setPrinting(true);
-    try {
-      const drawing = morningDrawing(plan, {
+  const save = () =>
+    void print(
+      morningDrawing(plan, {
         title: `${title}: ${width} × ${height} cm, ${ml(plan.millilitres)}`,
         tube: tubeNamed,
         pile: pileNamed,
-      });
-      const pdf = await callForFile(endpoints.printDrawing, { body: drawing });
-      keepFile(pdf, fileName(title, 'morning’s plan', 'pdf'));
-    } catch (error) {
-      showError(error);
-    } finally {
-      setPrinting(false);
-    }
-  };
+      }),
+      title,
+      'morning’s plan',
+    );
   return (
     <>
       <Finding>
@@ -87,7 +78,7 @@ export function MorningTab({ mix: { swatches, recipes, tubes } }: MixTabProps) {
       <Section
         title="Squeeze out"
         aside={
-          <Button onClick={() => void print()} disabled={printing}>
+          <Button onClick={save} disabled={printing}>
             {printing ? 'Printing …' : 'Save PDF'}
           </Button>
         }

@@ -3,12 +3,11 @@
 import { useEffect, useMemo, useState } from 'react';
 import { svgOf } from '@/core/plan/drawing';
 import type { Plan } from '@/core/plan/value-plan';
-import { endpoints } from '@/contracts/endpoints/endpoints';
-import { callForFile } from '@/ui/api';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { fileName, keepFile } from '@/ui/keep-file';
 import { showError } from '@/ui/notices';
+import { usePrinted } from '@/ui/use-printed';
 import { useSettings } from '@/ui/settings';
 import { useDeskStore } from '../../desk-store';
 import { useAnswer } from '../../use-answer';
@@ -21,7 +20,7 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
   const { settings } = useSettings();
   const [chosen, setChosen] = useState<ChosenPlan>({ ...DEFAULT_PLAN, zones: values.zones });
   const { zones, paper, fill, numbers, grid, short, leastMass } = chosen;
-  const [printing, setPrinting] = useState(false);
+  const { printing, print } = usePrinted();
   // Another number than the study's is cut anew: hand-set thresholds are for theirs alone.
   const cut =
     zones === values.zones
@@ -44,18 +43,6 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
       scale: settings.scale,
     },
   });
-  /** On the printer's own paper, in its true size. */
-  const savePdf = async ({ drawing }: Plan) => {
-    setPrinting(true);
-    try {
-      const pdf = await callForFile(endpoints.printDrawing, { body: drawing });
-      keepFile(pdf, fileName(title, `${zones} values`, 'pdf'));
-    } catch (error) {
-      showError(error);
-    } finally {
-      setPrinting(false);
-    }
-  };
   // The earlier plan is still shown, but is not offered under the new name.
   const made = stale ? null : plan;
   return (
@@ -77,7 +64,7 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
             weight="strong"
             className="mt-2"
             disabled={!made || printing}
-            onClick={() => made && void savePdf(made)}
+            onClick={() => made && void print(made.drawing, title, `${zones} values`)}
           >
             {printing ? 'Printing …' : 'Save PDF'}
           </Button>

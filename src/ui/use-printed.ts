@@ -1,0 +1,25 @@
+'use client';
+
+import { useState } from 'react';
+import type { Drawing } from '@/core/plan/drawing';
+import { endpoints } from '@/contracts/endpoints/endpoints';
+import { callForFile } from './api';
+import { fileName, keepFile } from './keep-file';
+import { showError } from './notices';
+
+/** Prints a drawing as PDF, in its true size on its own paper, and hands it to the person as `title, about.pdf`. */
+export function usePrinted() {
+  const [printing, setPrinting] = useState(false);
+  const print = async (drawing: Drawing, title: string, about: string) => {
+    setPrinting(true);
+    try {
+      const pdf = await callForFile(endpoints.printDrawing, { body: drawing });
+      keepFile(pdf, fileName(title, about, 'pdf'));
+    } catch (error) {
+      showError(error);
+    } finally {
+      setPrinting(false);
+    }
+  };
+  return { printing, print };
+}
