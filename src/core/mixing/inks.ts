@@ -24,7 +24,7 @@ export interface Overprint {
 }
 
 /** What an ink lets through at least: none is blacker than this at any wavelength. */
-const LEAST_THROUGH = 0.002;
+const MIN_TRANSMITTANCE = 0.002;
 
 /** How much of the paper's light each ink lets through twice, down and up again, at every wavelength. */
 function throughOf({ paper, inks }: Inks): { paper: Spectrum; through: Spectrum[] } {
@@ -34,7 +34,7 @@ function throughOf({ paper, inks }: Inks): { paper: Spectrum; through: Spectrum[
     through: inks.map((ink) => {
       const solid = smoothReflectance(ink);
       return spectrumOf((_, band) =>
-        Math.min(1, Math.max(LEAST_THROUGH, solid[band] / Math.max(white[band], LEAST_THROUGH))),
+        Math.min(1, Math.max(MIN_TRANSMITTANCE, solid[band] / Math.max(white[band], MIN_TRANSMITTANCE))),
       );
     }),
   };
