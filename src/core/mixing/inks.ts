@@ -34,7 +34,10 @@ function throughOf({ paper, inks }: Inks): { paper: Spectrum; through: Spectrum[
     through: inks.map((ink) => {
       const solid = smoothReflectance(ink);
       return spectrumOf((_, band) =>
-        Math.min(1, Math.max(MIN_TRANSMITTANCE, solid[band] / Math.max(white[band], MIN_TRANSMITTANCE))),
+        Math.min(
+          1,
+          Math.max(MIN_TRANSMITTANCE, solid[band] / Math.max(white[band], MIN_TRANSMITTANCE)),
+        ),
       );
     }),
   };

@@ -31,7 +31,7 @@ export function InnerSetSection({ swatches, tubes }: Props) {
   );
   if (!value) return null;
   const nameOf = (id: string) => tubes.find((tube) => tube.id === id)?.name ?? '';
-  const of = `${several(value.quiet.length, 'quiet colour')}`;
+  const of = several(value.quiet.length, 'quiet colour');
   return (
     <Section
       title="An inner set for the quiet colours"
