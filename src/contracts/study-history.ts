@@ -12,6 +12,7 @@ export const STUDY_PARTS = [
   'depth',
   'hidden',
   'palette',
+  'recipes',
 ] as const;
 export type StudyPart = (typeof STUDY_PARTS)[number];
 

@@ -81,6 +81,26 @@ describe('a study’s history', () => {
     expect((await listStudyHistory(id))[0].changed).toEqual(['title']);
   });
 
+  it('speaks of recipes where only these were kept', async () => {
+    const { id } = await newStudy();
+    await edit(id, (was) => ({
+      ...was,
+      palette: {
+        ...was.palette,
+        swatches: was.palette.swatches.map((swatch) => ({
+          ...swatch,
+          recipe: {
+            owner: '',
+            parts: [{ name: 'Ultramarine', pigments: ['PB29'], parts: 1 }],
+            colour: swatch.colour,
+            tried: true,
+          },
+        })),
+      },
+    }));
+    expect((await listStudyHistory(id))[0].changed).toEqual(['recipes']);
+  });
+
   it('is brought up to date when it is read, whatever version kept it', async () => {
     const { id, document } = await newStudy();
     const db = await database();

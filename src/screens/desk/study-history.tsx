@@ -27,6 +27,7 @@ const PART_WORDS: Record<StudyPart, (state: StudyRevision) => string> = {
     swatches === 0
       ? 'palette emptied'
       : `palette changed to ${several(swatches, 'swatch', 'swatches')}`,
+  recipes: () => 'recipes kept or forgotten',
 };
 
 /** What the study was before. */

@@ -38,8 +38,10 @@ const OF: Record<StudyPart, (document: StudyDocument) => unknown> = {
   // Shares follow from picture and palette: nobody changed them.
   palette: ({ palette }) => ({
     ...palette,
-    swatches: palette.swatches.map((swatch) => ({ ...swatch, share: null })),
+    swatches: palette.swatches.map((swatch) => ({ ...swatch, share: null, recipe: null })),
   }),
+  recipes: ({ palette }) =>
+    palette.swatches.flatMap(({ id, recipe }) => (recipe ? [{ id, recipe }] : [])),
 };
 
 function isChanged(part: StudyPart, before: StudyDocument, after: StudyDocument): boolean {
