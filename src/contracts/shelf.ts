@@ -54,6 +54,23 @@ export const tubeSchema = z.object({
 });
 export type ShelfTube = z.infer<typeof tubeSchema>;
 
+export const MAX_STICKS = 1000;
+/** Where a stick is: to hand, left at home today, or worn down and lost. */
+export const STICK_STANDINGS = ['here', 'away', 'gone'] as const;
+export type StickStanding = (typeof STICK_STANDINGS)[number];
+
+export const stickSchema = z.object({
+  id: idSchema,
+  name: text().trim().min(1, 'A stick needs a name.').max(120),
+  /** The set it is of, and its number there. */
+  set: text().max(120),
+  number: text().max(40),
+  /** A full stroke on paper. */
+  colour: asOne(oklabSchema),
+  standing: z.enum(STICK_STANDINGS),
+});
+export type ShelfStick = z.infer<typeof stickSchema>;
+
 const binnedTubeSchema = tubeSchema.extend({ removedAt: z.iso.datetime() });
 
 const partsSchema = z
@@ -84,11 +101,19 @@ export const shelfContentSchema = z.object({
   tubes: byId(z.array(tubeSchema).max(MAX_TUBES).refine(withOwnIds, 'two tubes have the same id')),
   /** Tubes that were taken off it, for as long as the bin holds them. */
   bin: byId(z.array(binnedTubeSchema).max(MAX_TUBES).default([])),
+  /** Colours that can't be mixed, only laid one over another: pastels, crayons. */
+  sticks: byId(
+    z
+      .array(stickSchema)
+      .max(MAX_STICKS)
+      .refine(withOwnIds, 'two sticks have the same id')
+      .default([]),
+  ),
   tries: byId(z.array(trySchema).max(MAX_TRIES).refine(withOwnIds, 'two tries have the same id')),
 });
 export type ShelfContent = z.infer<typeof shelfContentSchema>;
 
-export const EMPTY_SHELF: ShelfContent = { owner: '', tubes: [], bin: [], tries: [] };
+export const EMPTY_SHELF: ShelfContent = { owner: '', tubes: [], bin: [], sticks: [], tries: [] };
 
 const storedShelfSchema = shelfContentSchema.extend({ version: z.literal(SHELF_VERSION) });
 export type StoredShelf = z.infer<typeof storedShelfSchema>;
@@ -145,6 +170,7 @@ export function withMissing(here: ShelfContent, other: ShelfContent): ShelfConte
     owner: here.owner || other.owner,
     tubes: missing(here.tubes, other.tubes, MAX_TUBES),
     bin: missing(here.bin, other.bin, MAX_TUBES),
+    sticks: missing(here.sticks, other.sticks, MAX_STICKS),
     tries: missing(here.tries, other.tries, MAX_TRIES),
   };
 }

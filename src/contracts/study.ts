@@ -39,6 +39,8 @@ export const MAX_AIMS = 2;
 /** The largest integer that the store holds. */
 export const MAX_REVISION = 2 ** 31 - 1;
 export const MAX_TRAY = 64;
+export const MEDIA = ['paint', 'sticks'] as const;
+export type Medium = (typeof MEDIA)[number];
 
 export const framingSchema = z.object({
   angle: z.number().min(-45).max(45),
@@ -149,6 +151,8 @@ export const studyDocumentSchema = z.object({
   /** The later over the earlier, and all over the first guess. */
   depth: z.object({ marks: asStrokes(z.array(depthMarkSchema).max(MAX_DEPTH_MARKS)) }),
   hidden: hiddenSchema,
+  /** What the palette is mixed or laid in. */
+  medium: z.enum(MEDIA),
   palette: z.object({
     count: z.number().int().min(2).max(16),
     swatches: byId(z.array(traySwatchSchema).max(MAX_TRAY)),
@@ -194,6 +198,7 @@ export function newDocument(title: string): StudyDocument {
     lightAndShadow: { corrections: [] },
     depth: { marks: [] },
     hidden: DEFAULT_HIDDEN,
+    medium: 'paint',
     palette: {
       count: 8,
       swatches: [],

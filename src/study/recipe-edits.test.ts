@@ -22,6 +22,7 @@ const shelf: ShelfContent = {
   owner: 'Dag Solumbry',
   tubes: [tube('w', 'Titanium white', ['PW6']), tube('u', 'Ultramarine', ['PB29'])],
   bin: [],
+  sticks: [],
   tries: [],
 };
 const parts = [

@@ -1,3 +1,4 @@
+import type { StickRecipe } from '@/core/mixing/sticks';
 import type { GuardReading } from '@/core/amplify/guards';
 import type { HiddenReading } from '@/core/amplify/hidden';
 import type { ValueLock } from '@/core/amplify/value-lock';
@@ -94,6 +95,7 @@ export interface DeskAnswers {
   /** For each colour its recipes, the best before others. */
   recipes: RecipeAnswer[][];
   whichTubes: TubeChoiceAnswer[];
+  stickRecipes: StickRecipe[][];
   innerSet: InnerSetAnswer | null;
   missingTube: MissingTubeAnswer;
 }

@@ -4,7 +4,7 @@ import { MAX_CHOSEN_FROM } from '@/core/mixing/which-tubes';
 import { ROUTES } from '@/core/mixing/route';
 import { BAND_COUNT } from '@/core/mixing/spectrum';
 import { oklabSchema } from '../colour';
-import { MAX_TUBES } from '../shelf';
+import { MAX_STICKS, MAX_TUBES } from '../shelf';
 
 const spectrumSchema = z.array(z.number().min(0)).length(BAND_COUNT);
 
@@ -28,6 +28,15 @@ export const mixQueries = [
     maxTubes: z.number().int().min(1).max(MAX_RECIPE_TUBES),
     /** Whether black is used in what is not nearly black itself. */
     black: z.boolean(),
+  }),
+  /** For each colour sticks that come near it. */
+  z.object({
+    kind: z.literal('stickRecipes'),
+    colours: z.array(oklabSchema),
+    sticks: z
+      .array(z.object({ id: z.string(), colour: oklabSchema }))
+      .min(1)
+      .max(MAX_STICKS),
   }),
   /** For each number of tubes those that reach some colours best. */
   z.object({

@@ -68,11 +68,12 @@ function withKeysOfHarmonies(document: Stored): Stored {
   };
 }
 
-/** In version 5 a swatch may have the recipe that it is mixed by. */
+/** In version 5 a swatch may have the recipe that it is mixed by, and the study has a medium. */
 function withRecipes(document: Stored): Stored {
   const palette = document.palette as Stored;
   return {
     ...document,
+    medium: 'paint',
     palette: { ...palette, swatches: listOf(palette.swatches).map(withoutRecipe) },
   };
 }

@@ -13,16 +13,24 @@ import { benchCodec, BENCH_TABS, type BenchTab, type BenchView } from './bench-v
 import { MixingRoom } from './mixing-room';
 import { ShelfHistory } from './shelf-history';
 import { ShelfTab } from './shelf-tab';
+import { SticksTab } from './sticks-tab';
 import { StringsTab } from './strings-tab';
 import { TriesTab } from './tries-tab';
 
 const TAB_TITLES: Readonly<Record<BenchTab, string>> = {
-  shelf: 'shelf',
+  shelf: 'tubes',
   mixing: 'mixing room',
   strings: 'strings',
   tries: 'kept mixtures',
+  sticks: 'sticks',
 };
-const TABS = { shelf: ShelfTab, mixing: MixingRoom, strings: StringsTab, tries: TriesTab };
+const TABS = {
+  shelf: ShelfTab,
+  mixing: MixingRoom,
+  strings: StringsTab,
+  tries: TriesTab,
+  sticks: SticksTab,
+};
 
 /** What a painter works with, and what comes of mixing it. */
 export function Bench({ opened, view: first }: { opened: Shelf; view: BenchView }) {

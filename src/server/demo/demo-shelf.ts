@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { z } from 'zod';
 import { oklabFromHex } from '@/core/colour/hex';
-import { shelfContentSchema, type ShelfContent } from '@/contracts/shelf';
+import { shelfContentSchema, stickSchema, type ShelfContent } from '@/contracts/shelf';
 import { ServiceError } from '../errors';
 import { getShelf, saveShelf } from '../shelf/shelf';
 import { demoFolder, demoId } from './story';
@@ -16,6 +16,7 @@ const { owner, tubes, tries } = shelfContentSchema.shape;
 const demoShelfSchema = z.object({
   owner,
   tubes: z.array(tubes.element.omit({ id: true, card: true }).extend({ key: z.string() })),
+  sticks: z.array(stickSchema.omit({ id: true }).extend({ key: z.string(), colour })),
   tries: z.array(
     tries.element
       .omit({ id: true, target: true, result: true })
@@ -34,6 +35,7 @@ export async function readDemoShelf(): Promise<ShelfContent> {
       card: null,
       id: demoId('tube', key),
     })),
+    sticks: story.sticks.map(({ key, ...stick }) => ({ ...stick, id: demoId('stick', key) })),
     tries: story.tries.map(({ parts, ...one }) => ({
       ...one,
       id: demoId('try', one.name),
@@ -56,6 +58,7 @@ export async function seedShelf(): Promise<void> {
       owner: content.owner || story.owner,
       tubes: [...story.tubes, ...own(content.tubes, story.tubes)],
       bin: own(content.bin, story.tubes),
+      sticks: [...story.sticks, ...own(content.sticks, story.sticks)],
       tries: [...story.tries, ...own(content.tries, story.tries)],
     });
   } catch (error) {

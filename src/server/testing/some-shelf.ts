@@ -17,6 +17,7 @@ export const someTube = (id: string, part: Partial<ShelfTube> = {}): ShelfTube =
 export const someShelf = (...ids: string[]): ShelfContent => ({
   owner: '',
   bin: [],
+  sticks: [],
   tubes: ids.map((id) => someTube(id)),
   tries: [],
 });

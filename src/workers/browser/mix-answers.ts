@@ -1,6 +1,7 @@
 import { pigmentOf } from '@/core/mixing/pigments/pigments';
 import { findRecipes, type Recipe } from '@/core/mixing/recipes';
 import { innerSet } from '@/core/mixing/inner-set';
+import { stickRecipes } from '@/core/mixing/sticks';
 import { missingTube } from '@/core/mixing/missing-tube';
 import { kindOf, type Tube } from '@/core/mixing/tube';
 import { whichTubes } from '@/core/mixing/which-tubes';
@@ -28,6 +29,8 @@ export const mixAnswers = {
       return recipes;
     });
   },
+
+  stickRecipes: ({ colours, sticks }) => colours.map((colour) => stickRecipes(colour, sticks)),
 
   whichTubes: ({ wanted, tubes, most }) =>
     whichTubes(wanted, tubesFrom(tubes), most).map(({ tubes: chosen, miss }) => ({

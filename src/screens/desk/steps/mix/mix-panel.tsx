@@ -5,16 +5,18 @@ import Link from 'next/link';
 import { useStore } from 'zustand';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { Shelf } from '@/contracts/shelf';
+import { MEDIA } from '@/contracts/study';
 import { useShelf } from '@/materials/use-shelf';
 import { Choice } from '@/ui/choice';
 import { Finding } from '@/ui/panel-parts';
 import { queryFor } from '@/ui/queries';
-import { useStepView } from '../../desk-store';
+import { useDeskStore, useDocument, useStepView } from '../../desk-store';
 import { MIX_TABS, mixView, type MixTab } from './mix-view';
 import { MorningTab } from './morning-tab';
 import { RecipesTab } from './recipes-tab';
+import { SticksPanel } from './sticks-panel';
 import { TubesTab } from './tubes-tab';
-import { useMix } from './use-mix';
+import { useMix, type MixTabProps } from './use-mix';
 
 const TITLES: Readonly<Record<MixTab, { title: string; said?: string }>> = {
   recipes: { title: 'recipes' },
@@ -26,12 +28,35 @@ const TABS = { recipes: RecipesTab, morning: MorningTab, tubes: TubesTab };
 /** How each colour of the palette is mixed from what lies on the painter's own. */
 export function MixPanel() {
   const { data: shelf } = useQuery(queryFor(endpoints.getShelf, {}));
-  return shelf ? <MixFromShelf shelf={shelf} /> : <Finding stale>Fetching your tubes …</Finding>;
+  return shelf ? <MixFromShelf shelf={shelf} /> : <Finding stale>Fetching what you have …</Finding>;
 }
 
+/** The study speaks one medium at a time; what was mixed in another stays with its swatches. */
 function MixFromShelf({ shelf: opened }: { shelf: Shelf }) {
   const store = useShelf(opened);
   const shelf = useStore(store, ({ history }) => history.present);
+  const medium = useDocument((document) => document.medium);
+  const { change } = useDeskStore().getState();
+  return (
+    <>
+      <div className="mb-2">
+        <Choice
+          label="Medium"
+          value={medium}
+          options={MEDIA.map((value) => ({ value, title: value }))}
+          onChange={(next) => change((was) => ({ ...was, medium: next }))}
+        />
+      </div>
+      {medium === 'paint' ? (
+        <PaintPanel shelf={shelf} store={store} />
+      ) : (
+        <SticksPanel shelf={shelf} />
+      )}
+    </>
+  );
+}
+
+function PaintPanel({ shelf, store }: Pick<MixTabProps, 'shelf' | 'store'>) {
   const [{ tab }, look] = useStepView(mixView);
   const mix = useMix(shelf);
   if (mix.onPalette.length === 0)

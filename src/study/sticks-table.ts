@@ -1,0 +1,85 @@
+import Papa from 'papaparse';
+import { hexFromOklab, oklabFromHex } from '@/core/colour/hex';
+import {
+  STICK_STANDINGS,
+  stickSchema,
+  type ShelfStick,
+  type StickStanding,
+} from '@/contracts/shelf';
+import type { NewId } from './edits';
+import type { TableProblem } from './shelf-table';
+
+const HEADER = ['name', 'set', 'number', 'colour', 'where'] as const;
+type Column = (typeof HEADER)[number];
+
+export const STICK_STANDING_WORDS: Readonly<Record<StickStanding, string>> = {
+  here: 'to hand',
+  away: 'not here today',
+  gone: 'worn down or lost',
+};
+const MAX_ROWS = 2000;
+/** What spreadsheets would take for a formula, and the sign that keeps them from it. */
+const FORMULA = /^[\s]*['=+\-@]/;
+
+/** Sticks as comma-separated values (RFC 4180) with a header; colours as `#rrggbb`. */
+export function tableOfSticks(sticks: readonly ShelfStick[]): string {
+  const safe = (cell: string) => (FORMULA.test(cell) ? `'${cell}` : cell);
+  return `${Papa.unparse({
+    fields: [...HEADER],
+    data: sticks.map(({ name, set, number, colour, standing }) => [
+      safe(name),
+      safe(set),
+      safe(number),
+      hexFromOklab(colour),
+      STICK_STANDING_WORDS[standing],
+    ]),
+  })}\r\n`;
+}
+
+/**
+ * The sticks of a table with a header in any order; a name and a colour are needed, the rest may be missing. Lines that
+ * are no stick are told and left out. Throws a RangeError for a text that is no such table.
+ */
+export function sticksOfTable(
+  text: string,
+  newId: NewId,
+): { sticks: ShelfStick[]; problems: TableProblem[] } {
+  const { data } = Papa.parse<string[]>(text.replace(/^\ufeff/, '').trimEnd(), {
+    skipEmptyLines: false,
+  });
+  const header = (data[0] ?? []).map((cell) => cell.trim().toLowerCase());
+  const at = (column: Column) => header.indexOf(column);
+  if (at('name') < 0 || at('colour') < 0)
+    throw new RangeError(
+      `No table of sticks: its first line has to name the columns ${HEADER.join(', ')}.`,
+    );
+  const sticks: ShelfStick[] = [];
+  const problems: TableProblem[] = [];
+  for (const [i, row] of data.slice(1, MAX_ROWS + 1).entries()) {
+    if (row.every((cell) => cell.trim() === '')) continue;
+    const cell = (column: Column) => (row[at(column)] ?? '').trim().replace(/^'(?=[=+\-@'])/, '');
+    const colour = oklabFromHex(cell('colour'));
+    const parsed = stickSchema.safeParse({
+      id: newId(),
+      name: cell('name'),
+      set: cell('set'),
+      number: cell('number'),
+      colour: colour ?? undefined,
+      standing: standingIn(cell('where')),
+    });
+    if (parsed.success) sticks.push(parsed.data);
+    else
+      problems.push({
+        line: i + 2,
+        why: colour
+          ? parsed.error.issues[0].message.replace(/\.$/, '').toLowerCase()
+          : `“${cell('colour')}” is no colour as #rrggbb`,
+      });
+  }
+  return { sticks, problems };
+}
+
+const standingIn = (text: string): StickStanding =>
+  STICK_STANDINGS.find(
+    (one) => one === text.toLowerCase() || STICK_STANDING_WORDS[one] === text.toLowerCase(),
+  ) ?? 'here';
