@@ -108,6 +108,9 @@ async function onBench(page: Page, check: (where: string) => Promise<void>): Pro
   await choose(page, 'Part of the bench', 'kept mixtures');
   await page.getByRole('button', { name: 'Tried it: wet slate' }).click();
   await check('Bench, kept mixtures');
+  await choose(page, 'Part of the bench', 'sticks');
+  await expect(page.getByRole('list', { name: 'Sticks' })).toBeVisible();
+  await check('Bench, sticks');
 }
 
 test('a surround that is chosen is the whole page’s', async ({ page }) => {
@@ -142,6 +145,10 @@ test('no violation on the Wall and at the Desk, on any surround', async ({ page 
     await expect(page.getByTestId('finding')).not.toContainText('…');
     await hasNoViolation(page, `Mix, ${tab}`);
   }
+  await choose(page, 'Medium', 'sticks');
+  await expect(page.getByTestId('finding')).toContainText('can lay');
+  await hasNoViolation(page, 'Mix, sticks');
+  await choose(page, 'Medium', 'paint');
   await toStep(page, 'Values');
   for (const tab of ['light', 'separation', 'form', 'focus', 'greys']) {
     await toTab(page, tab);

@@ -4,7 +4,7 @@ import type { Oklab } from '../colour/oklab';
 import { valueOfOklab } from '../colour/value';
 import { anySrgb } from '../testing';
 import { gapWords, laidOut, stickGaps } from './stick-plan';
-import { overlaid, SHOWING, stickCost, stickRecipes } from './sticks';
+import { overlaid, SECOND_STICK, SHOWING, stickCost, stickRecipes } from './sticks';
 import { stickSet } from './testing/stick-sets';
 
 const of = (hex: string) => oklabFromHex(hex) as Oklab;
@@ -43,7 +43,7 @@ describe('recipes of sticks', () => {
               .flatMap((over) =>
                 SHOWING.map(
                   (showing) =>
-                    stickCost(target, overlaid(under.colour, over.colour, showing)) + 0.15,
+                    stickCost(target, overlaid(under.colour, over.colour, showing)) + SECOND_STICK,
                 ),
               ),
           ])

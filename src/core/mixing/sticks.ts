@@ -36,7 +36,7 @@ const VALUE_COST = 1;
 const FAMILY_COST = 12;
 const INTENSITY_COST = 6;
 /** Two sticks have to be nearer than one by this. */
-const SECOND_STICK = 0.15;
+export const SECOND_STICK = 0.3;
 
 /** What the eye makes of strokes that leave a share (0–1) of what lies below to be seen: light adds up. */
 export function overlaid(under: Oklab, over: Oklab, showing: number): Oklab {

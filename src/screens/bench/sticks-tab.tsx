@@ -71,17 +71,20 @@ export function SticksTab({ shelf, store }: TabProps) {
         )}
         <ul
           aria-label="Sticks"
-          className="grid gap-x-6 border-t border-ink sm:grid-cols-2 xl:grid-cols-3"
+          className="grid grid-cols-[minmax(0,1fr)] gap-x-6 border-t border-ink lg:grid-cols-2"
         >
           {found.map((stick) => (
-            <li key={stick.id} className="flex min-h-14 items-center gap-3 border-b py-1">
+            <li
+              key={stick.id}
+              className="flex min-h-14 min-w-0 flex-wrap items-center gap-x-3 gap-y-1 border-b py-1"
+            >
               <span
                 aria-hidden
                 className="block h-10 w-10 shrink-0"
                 style={{ background: hexFromOklab(stick.colour) }}
               />
               <span
-                className={`min-w-0 grow leading-snug ${stick.standing === 'here' ? '' : 'text-soft italic'}`}
+                className={`min-w-0 grow basis-40 leading-snug ${stick.standing === 'here' ? '' : 'text-soft italic'}`}
               >
                 <span className="block truncate text-[15px]" title={stickName(stick)}>
                   {stickName(stick)}
@@ -90,22 +93,24 @@ export function SticksTab({ shelf, store }: TabProps) {
                   {`value ${valueWords(valueOfOklab(stick.colour), scale)}${stick.set ? `, ${stick.set}` : ''}`}
                 </span>
               </span>
-              <Select
-                label={`Where ${stickName(stick)} is`}
-                value={stick.standing}
-                options={STICK_STANDINGS.map((value) => ({
-                  value,
-                  title: STICK_STANDING_WORDS[value],
-                }))}
-                onChange={(standing) => change((was) => editStick(was, stick.id, { standing }))}
-              />
-              <Button
-                weight="quiet"
-                aria-label={`Take ${stickName(stick)} off the shelf`}
-                onClick={() => remove(stick)}
-              >
-                ×
-              </Button>
+              <span className="ml-auto flex shrink-0 items-center">
+                <Select
+                  label={`Where ${stickName(stick)} is`}
+                  value={stick.standing}
+                  options={STICK_STANDINGS.map((value) => ({
+                    value,
+                    title: STICK_STANDING_WORDS[value],
+                  }))}
+                  onChange={(standing) => change((was) => editStick(was, stick.id, { standing }))}
+                />
+                <Button
+                  weight="quiet"
+                  aria-label={`Take ${stickName(stick)} off the shelf`}
+                  onClick={() => remove(stick)}
+                >
+                  ×
+                </Button>
+              </span>
             </li>
           ))}
         </ul>
