@@ -145,6 +145,10 @@ export const saveShelfSchema = z.object({
   content: shelfContentSchema,
 });
 
+/** What a shelf has besides its tubes. */
+export const SHELF_PARTS = ['sticks', 'tries', 'owner'] as const;
+export type ShelfPart = (typeof SHELF_PARTS)[number];
+
 /** An earlier state of the shelf, and what had changed since the one before it. */
 export const shelfRevisionSchema = z.object({
   revision: z.number().int(),
@@ -153,6 +157,8 @@ export const shelfRevisionSchema = z.object({
   added: z.number().int(),
   removed: z.number().int(),
   changed: z.number().int(),
+  /** What else had changed besides tubes. */
+  besides: z.array(z.enum(SHELF_PARTS)),
 });
 export type ShelfRevision = z.infer<typeof shelfRevisionSchema>;
 

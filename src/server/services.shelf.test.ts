@@ -25,8 +25,27 @@ it('is empty at first, keeps what is put on it, and knows what it was', async ()
   expect((await getShelf()).content).toEqual(someShelf('a', 'b'));
   const [now, first] = await listShelfHistory();
   expect(now).toMatchObject({ revision: 2, tubes: 2, added: 2, removed: 0, changed: 0 });
+  expect(now.besides).toEqual([]);
   expect(first).toMatchObject({ revision: 1, tubes: 0 });
   expect(await shelfRevisions.get(SHELF_ID, 1)).toEqual(someShelf());
+});
+
+it('says what was changed besides tubes', async () => {
+  await getShelf();
+  const stick = {
+    id: 's',
+    name: 'slate',
+    set: '',
+    number: '14',
+    colour: { L: 0.5, a: 0, b: -0.04 },
+    standing: 'here' as const,
+  };
+  const { revision } = await getShelf();
+  await saveShelf(revision, { ...someShelf(), sticks: [stick], owner: 'Dag Solumbry' });
+  expect((await listShelfHistory())[0].besides).toEqual(
+    expect.arrayContaining(['sticks', 'owner']),
+  );
+  expect((await getShelf()).content.sticks).toEqual([stick]);
 });
 
 it('refuses a save on an older revision, with what is newer, and overwrites nothing', async () => {

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { endpoints } from '@/contracts/endpoints/endpoints';
-import type { ShelfContent, ShelfRevision } from '@/contracts/shelf';
+import type { ShelfContent, ShelfPart, ShelfRevision } from '@/contracts/shelf';
 import { Button } from '@/ui/button';
 import { HistoryDialog } from '@/ui/history-dialog';
 import { queryFor } from '@/ui/queries';
@@ -35,12 +35,22 @@ export function ShelfHistory({ onRestore }: { onRestore: (content: ShelfContent)
   );
 }
 
-function changeWords({ tubes, added, removed, changed }: ShelfRevision, first: boolean): string[] {
+const PART_WORDS: Readonly<Record<ShelfPart, string>> = {
+  sticks: 'sticks changed',
+  tries: 'mixtures kept or taken away',
+  owner: 'another owner',
+};
+
+function changeWords(
+  { tubes, added, removed, changed, besides }: ShelfRevision,
+  first: boolean,
+): string[] {
   if (first) return [tubes === 0 ? 'begun, empty' : `begun, with ${several(tubes, 'tube')}`];
   const parts = [
     ...(added > 0 ? [`${several(added, 'tube')} added`] : []),
     ...(removed > 0 ? [`${several(removed, 'tube')} taken off`] : []),
     ...(changed > 0 ? [`${several(changed, 'tube')} changed`] : []),
+    ...besides.map((part) => PART_WORDS[part]),
   ];
-  return parts.length > 0 ? parts : ['mixtures kept or taken away'];
+  return parts.length > 0 ? parts : ['saved again'];
 }

@@ -8,6 +8,7 @@ import {
   type Shelf,
   type ShelfContent,
   type ShelfRevision,
+  SHELF_PARTS,
 } from '@/contracts/shelf';
 import { database } from '../db/client';
 import { shelf, shelfRevision } from '../db/shelf-schema';
@@ -86,6 +87,7 @@ function changesOf(now: ShelfContent, before: ShelfContent) {
       const { id: _, ...earlier } = was.get(id) ?? { id };
       return was.has(id) && !isDeepStrictEqual(earlier, tube);
     }).length,
+    besides: SHELF_PARTS.filter((part) => !isDeepStrictEqual(now[part], before[part])),
   };
 }
 
