@@ -1,4 +1,11 @@
-import { CAUTION_LINES, CAUTION_SOURCE, cautionsOf, STUDIO_CAUTIONS } from '@/core/mixing/cautions';
+import {
+  CAUTION_LINES,
+  CAUTION_SOURCE,
+  cautionsOf,
+  STICK_CAUTIONS,
+  STUDIO_CAUTIONS,
+  type Caution,
+} from '@/core/mixing/cautions';
 import type { Pigment } from '@/core/mixing/pigment';
 
 /** What some pigments ask for, a line each; with `studio` also what the work itself does. */
@@ -9,7 +16,13 @@ export function CautionLines({
   pigments: readonly Pigment[];
   studio?: boolean;
 }) {
-  const cautions = [...cautionsOf(pigments), ...(studio ? STUDIO_CAUTIONS : [])];
+  return <Lines cautions={[...cautionsOf(pigments), ...(studio ? STUDIO_CAUTIONS : [])]} />;
+}
+
+/** What sticks ask for. */
+export const StickCautions = () => <Lines cautions={STICK_CAUTIONS} />;
+
+function Lines({ cautions }: { cautions: readonly Caution[] }) {
   if (cautions.length === 0) return null;
   return (
     <div className="mt-2 border-l-4 border-ink pl-3 text-sm leading-snug" data-testid="cautions">

@@ -3,6 +3,7 @@ import { OPACITIES } from '@/core/mixing/pigment';
 import { pigmentOf } from '@/core/mixing/pigments/pigments';
 import { STANDINGS, tubeSchema, type ShelfTube, type Standing } from '@/contracts/shelf';
 import type { NewId } from './edits';
+import { plainCell, safeCell } from './table-cells';
 
 const HEADER = [
   'name',
@@ -22,8 +23,6 @@ const STANDING_WORDS: Readonly<Record<Standing, string>> = {
   wish: 'wished for',
 };
 const MAX_ROWS = 1000;
-/** What spreadsheets would take for a formula, and the sign that keeps them from it. */
-const FORMULA = /^[\s]*['=+\-@]/;
 
 /** A line of a table that is no tube, and why. */
 export interface TableProblem {
@@ -34,14 +33,13 @@ export interface TableProblem {
 
 /** Tubes as comma-separated values (RFC 4180) with a header; pigments of one tube stand with a plus between. */
 export function tableOfTubes(tubes: readonly ShelfTube[]): string {
-  const safe = (cell: string) => (FORMULA.test(cell) ? `'${cell}` : cell);
   return `${Papa.unparse({
     fields: [...HEADER],
     data: tubes.map(
       ({ name, maker, number, pigments, strength, opacity, standing, pricePerMl }) => [
-        safe(name),
-        safe(maker),
-        safe(number),
+        safeCell(name),
+        safeCell(maker),
+        safeCell(number),
         pigments.join(' + '),
         String(strength),
         opacity ?? '',
@@ -73,7 +71,7 @@ export function tubesOfTable(
   const problems: TableProblem[] = [];
   for (const [i, row] of data.slice(1, MAX_ROWS + 1).entries()) {
     if (row.every((cell) => cell.trim() === '')) continue;
-    const cell = (column: Column) => (row[at(column)] ?? '').trim().replace(/^'(?=[=+\-@'])/, '');
+    const cell = (column: Column) => plainCell(row[at(column)]);
     const parsed = tubeSchema.safeParse({
       id: newId(),
       name: cell('name'),

@@ -8,6 +8,7 @@ import {
 } from '@/contracts/shelf';
 import type { NewId } from './edits';
 import type { TableProblem } from './shelf-table';
+import { plainCell, safeCell } from './table-cells';
 
 const HEADER = ['name', 'set', 'number', 'colour', 'where'] as const;
 type Column = (typeof HEADER)[number];
@@ -18,18 +19,15 @@ export const STICK_STANDING_WORDS: Readonly<Record<StickStanding, string>> = {
   gone: 'worn down or lost',
 };
 const MAX_ROWS = 2000;
-/** What spreadsheets would take for a formula, and the sign that keeps them from it. */
-const FORMULA = /^[\s]*['=+\-@]/;
 
 /** Sticks as comma-separated values (RFC 4180) with a header; colours as `#rrggbb`. */
 export function tableOfSticks(sticks: readonly ShelfStick[]): string {
-  const safe = (cell: string) => (FORMULA.test(cell) ? `'${cell}` : cell);
   return `${Papa.unparse({
     fields: [...HEADER],
     data: sticks.map(({ name, set, number, colour, standing }) => [
-      safe(name),
-      safe(set),
-      safe(number),
+      safeCell(name),
+      safeCell(set),
+      safeCell(number),
       hexFromOklab(colour),
       STICK_STANDING_WORDS[standing],
     ]),
@@ -57,7 +55,7 @@ export function sticksOfTable(
   const problems: TableProblem[] = [];
   for (const [i, row] of data.slice(1, MAX_ROWS + 1).entries()) {
     if (row.every((cell) => cell.trim() === '')) continue;
-    const cell = (column: Column) => (row[at(column)] ?? '').trim().replace(/^'(?=[=+\-@'])/, '');
+    const cell = (column: Column) => plainCell(row[at(column)]);
     const colour = oklabFromHex(cell('colour'));
     const parsed = stickSchema.safeParse({
       id: newId(),

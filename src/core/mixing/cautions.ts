@@ -1,7 +1,7 @@
 import type { Metal, Pigment } from './pigment';
 
 /** What of a pigment or of the work asks for care. */
-export type Caution = Metal | 'solvents' | 'rags' | 'rinse water';
+export type Caution = Metal | 'solvents' | 'rags' | 'rinse water' | 'pastel dust';
 
 /** One line each, in plain words; the maker's data sheet and local rules say more. */
 export const CAUTION_LINES: Readonly<Record<Caution, string>> = {
@@ -18,7 +18,12 @@ export const CAUTION_LINES: Readonly<Record<Caution, string>> = {
   rags: 'Oily rags catch fire by themselves: hang them flat outdoors, or keep them wet in a closed tin.',
   'rinse water':
     'Rinse water doesn’t go down the sink: let it settle, and take what settles to the collecting point.',
+  'pastel dust':
+    'Dust of sticks: what they are made of is rarely known, so treat it as harmful. Don’t blow it off, wipe it up damp.',
 };
+
+/** Of sticks, whatever they are called. */
+export const STICK_CAUTIONS: readonly Caution[] = ['pastel dust'];
 
 /** Where the rest is said. */
 export const CAUTION_SOURCE = 'The maker’s data sheet and local rules say more.';

@@ -5,6 +5,7 @@ import { hexFromOklab } from '@/core/colour/hex';
 import { valueOfOklab } from '@/core/colour/value';
 import { gapWords, stickGaps } from '@/core/mixing/stick-plan';
 import { STICK_STANDINGS, type ShelfContent, type ShelfStick } from '@/contracts/shelf';
+import { StickCautions } from '@/materials/caution-lines';
 import { newId } from '@/study/edits';
 import { addSticks, editStick, removeStick, stickName, sticksHere } from '@/study/sticks';
 import { STICK_STANDING_WORDS, sticksOfTable, tableOfSticks } from '@/study/sticks-table';
@@ -137,10 +138,7 @@ export function SticksTab({ shelf, store }: TabProps) {
             return problems;
           }}
         />
-        <p className="mt-2 border-l-4 border-ink pl-3 text-sm leading-snug">
-          What a stick is made of is rarely known: treat its dust as harmful. Don’t blow it off,
-          wipe it up damp, and read the maker’s data sheet.
-        </p>
+        <StickCautions />
       </div>
     </div>
   );

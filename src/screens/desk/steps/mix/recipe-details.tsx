@@ -24,6 +24,7 @@ import { offerUndo } from '@/ui/notices';
 import { Fold } from '@/ui/panel-parts';
 import { useSettings } from '@/ui/settings';
 import { useDeskStore } from '../../desk-store';
+import { OtherRecipe } from './mixture-rows';
 import { OutOfReach } from './out-of-reach';
 import { PileVariations } from './pile-variations';
 
@@ -99,23 +100,12 @@ export function RecipeDetails(props: Props) {
             (other, i) =>
               i !== chosen && (
                 <li key={i} className="border-b">
-                  <button
-                    type="button"
-                    onClick={() => onChoose(i)}
-                    className="flex min-h-10 w-full items-center gap-3 py-1 text-left hover:bg-faint"
-                  >
-                    <span
-                      aria-hidden
-                      className="block h-8 w-8 shrink-0"
-                      style={{ background: hexFromOklab(other.colour) }}
-                    />
-                    <span className="min-w-0 text-sm leading-snug">
-                      {named(other)}
-                      <span className="block text-soft">
-                        {ROUTE_TITLES[other.route]}; {missWords(swatch.colour, other.colour, scale)}
-                      </span>
-                    </span>
-                  </button>
+                  <OtherRecipe
+                    colour={other.colour}
+                    words={named(other)}
+                    detail={`${ROUTE_TITLES[other.route]}; ${missWords(swatch.colour, other.colour, scale)}`}
+                    onChoose={() => onChoose(i)}
+                  />
                 </li>
               ),
           )}

@@ -7,6 +7,7 @@ import { valueOfOklab } from '@/core/colour/value';
 import { laidOut, STICK_STAGES } from '@/core/mixing/stick-plan';
 import type { StickRecipe } from '@/core/mixing/sticks';
 import type { ShelfContent, ShelfStick } from '@/contracts/shelf';
+import { StickCautions } from '@/materials/caution-lines';
 import { stickName, sticksHere } from '@/study/sticks';
 import { Finding, Section } from '@/ui/panel-parts';
 import { capital, count, several } from '@/ui/words';
@@ -102,10 +103,7 @@ export function SticksPanel({ shelf }: { shelf: ShelfContent }) {
               )
             );
           })}
-          <p className="mt-2 border-l-4 border-ink pl-3 text-sm leading-snug">
-            Treat the dust as harmful: what a stick is made of is rarely known. Wipe it up damp,
-            don’t blow.
-          </p>
+          <StickCautions />
         </Section>
       )}
     </>

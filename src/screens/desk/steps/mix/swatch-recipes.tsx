@@ -1,7 +1,6 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import { hexFromOklab } from '@/core/colour/hex';
 import type { RecipeAnswer } from '@/contracts/desk-query/mix-queries';
 import type { ShelfContent } from '@/contracts/shelf';
 import type { TraySwatch } from '@/contracts/study';
@@ -10,6 +9,7 @@ import { recipeWords } from '@/core/mixing/recipe-words';
 import { missWords } from '@/ui/miss-words';
 import type { MixingTube } from '@/study/shelf';
 import { useSettings } from '@/ui/settings';
+import { PairRow } from './mixture-rows';
 import { RecipeDetails } from './recipe-details';
 
 interface Props {
@@ -37,33 +37,22 @@ export function SwatchRecipes({ swatch, recipes, tubes, shelf, store, isOpen, on
   const recipe = recipes?.[Math.min(chosen, recipes.length - 1)];
   return (
     <li ref={row} className="border-b">
-      <button
-        type="button"
-        aria-expanded={isOpen}
-        onClick={onOpen}
-        className="flex min-h-14 w-full items-center gap-3 py-1.5 text-left hover:bg-faint"
+      <PairRow
+        colour={swatch.colour}
+        name={swatch.name}
+        made={recipe?.colour ?? null}
+        isOpen={isOpen}
+        onOpen={onOpen}
       >
-        <span aria-hidden className="flex shrink-0">
-          <span className="block h-11 w-11" style={{ background: hexFromOklab(swatch.colour) }} />
-          <span
-            className="block h-11 w-11"
-            style={{ background: recipe ? hexFromOklab(recipe.colour) : undefined }}
-          />
+        <span className="line-clamp-2 text-sm leading-snug">
+          {recipe ? named(recipe) : 'mixing …'}
         </span>
-        <span className="min-w-0">
-          <span className={`block truncate text-[15px] ${isOpen ? 'font-semibold' : ''}`}>
-            {swatch.name}
+        {recipe && (
+          <span className="block text-sm leading-snug text-soft">
+            {missWords(swatch.colour, recipe.colour, scale)}
           </span>
-          <span className="line-clamp-2 text-sm leading-snug">
-            {recipe ? named(recipe) : 'mixing …'}
-          </span>
-          {recipe && (
-            <span className="block text-sm leading-snug text-soft">
-              {missWords(swatch.colour, recipe.colour, scale)}
-            </span>
-          )}
-        </span>
-      </button>
+        )}
+      </PairRow>
       {isOpen && recipe && recipes && (
         <RecipeDetails
           swatch={swatch}
