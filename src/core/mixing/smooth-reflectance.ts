@@ -4,7 +4,7 @@ import { solved } from './linear-system';
 import { BAND_COUNT, type Spectrum } from './spectrum';
 
 /** Light that no curve within 0–1 gives; what is darker or lighter is brought here. */
-const DARKEST = 0.0005;
+const DARKEST = 0.0001;
 const LIGHTEST = 0.9995;
 const MAX_STEPS = 40;
 const ENOUGH = 1e-8;
