@@ -36,6 +36,7 @@ function longDocument(title: string): StudyDocument {
     components: [],
     change: null,
     recipe: null,
+    mediumRecipes: [],
     area: null,
     spread: null,
     parts: [],

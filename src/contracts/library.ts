@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { MAX_LIBRARY_SWATCHES } from '@/core/formats/library-file';
+import { mediumRecipesSchema } from '@/core/mixing/medium-recipe';
 import { swatchRecipeSchema } from '@/core/mixing/swatch-recipe';
 import { DEFAULT_TARGET, ROLES } from '@/core/palette/proportion';
 import { oklabSchema } from './colour';
@@ -31,6 +32,7 @@ const leafSwatchSchema = z.object({
   follows: asOne(followsSchema.nullable().default(null)),
   change: asOne(swatchChangeSchema.nullable().default(null)),
   recipe: asOne(swatchRecipeSchema.nullable().default(null)),
+  mediumRecipes: asOne(mediumRecipesSchema.default([])),
 });
 export interface Swatch extends z.infer<typeof leafSwatchSchema> {
   /** What it was merged from, each as it was, with its place in the library; none for one that was not. */
@@ -41,7 +43,7 @@ export const swatchPartsSchema: z.ZodType<Swatch['parts']> = z
   .max(MAX_LIBRARY_SWATCHES);
 export const swatchSchema: z.ZodType<
   Swatch,
-  Omit<Swatch, 'follows' | 'change' | 'recipe' | 'parts'>
+  Omit<Swatch, 'follows' | 'change' | 'recipe' | 'mediumRecipes' | 'parts'>
 > = leafSwatchSchema.extend({ parts: asOne(swatchPartsSchema.default([])) });
 
 export const tagsSchema = asOne(

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { mediumRecipeSchema } from '@/core/mixing/medium-recipe';
 import { OPACITIES } from '@/core/mixing/pigment';
 import { pigmentOf } from '@/core/mixing/pigments/pigments';
 import { oklabSchema } from './colour';
@@ -54,22 +55,26 @@ export const tubeSchema = z.object({
 });
 export type ShelfTube = z.infer<typeof tubeSchema>;
 
-export const MAX_STICKS = 1000;
-/** Where a stick is: to hand, left at home today, or worn down and lost. */
-export const STICK_STANDINGS = ['here', 'away', 'gone'] as const;
-export type StickStanding = (typeof STICK_STANDINGS)[number];
+/** What comes in sets of fixed colours, beside tubes. */
+export const ITEM_KINDS = ['sticks', 'pencils', 'inks'] as const;
+export type ItemKind = (typeof ITEM_KINDS)[number];
+export const MAX_ITEMS = 1000;
+/** Where an item is: to hand, left at home today, or worn down and lost. */
+export const ITEM_STANDINGS = ['here', 'away', 'gone'] as const;
+export type ItemStanding = (typeof ITEM_STANDINGS)[number];
 
-export const stickSchema = z.object({
+export const itemSchema = z.object({
   id: idSchema,
-  name: text().trim().min(1, 'A stick needs a name.').max(120),
+  name: text().trim().min(1, 'It needs a name.').max(120),
   /** The set it is of, and its number there. */
   set: text().max(120),
   number: text().max(40),
-  /** A full stroke on paper. */
+  /** A full stroke on white paper; of an ink, where it is printed solid. */
   colour: asOne(oklabSchema),
-  standing: z.enum(STICK_STANDINGS),
+  standing: z.enum(ITEM_STANDINGS),
 });
-export type ShelfStick = z.infer<typeof stickSchema>;
+/** A stick, a pencil or an ink. */
+export type ShelfItem = z.infer<typeof itemSchema>;
 
 const binnedTubeSchema = tubeSchema.extend({ removedAt: z.iso.datetime() });
 
@@ -92,8 +97,31 @@ const trySchema = z.object({
 });
 export type ShelfTry = z.infer<typeof trySchema>;
 
+/** A recipe of layers that was really laid, and the patch that came of it. */
+const patchSchema = z.object({
+  id: idSchema,
+  triedAt: z.iso.datetime(),
+  name: text().max(120),
+  /** What it was for. */
+  target: asOne(oklabSchema),
+  /** Its colour is the patch, photographed or matched. */
+  recipe: asOne(mediumRecipeSchema),
+  note: text().max(2000),
+});
+export type ShelfPatch = z.infer<typeof patchSchema>;
+
 const withOwnIds = (things: readonly { id: string }[]) =>
   new Set(things.map(({ id }) => id)).size === things.length;
+
+function itemsOf(kind: ItemKind) {
+  return byId(
+    z
+      .array(itemSchema)
+      .max(MAX_ITEMS)
+      .refine(withOwnIds, `two ${kind} have the same id`)
+      .default([]),
+  );
+}
 
 export const shelfContentSchema = z.object({
   /** Whose shelf it is, as recipes say it that leave it; empty where nobody said. */
@@ -102,18 +130,33 @@ export const shelfContentSchema = z.object({
   /** Tubes that were taken off it, for as long as the bin holds them. */
   bin: byId(z.array(binnedTubeSchema).max(MAX_TUBES).default([])),
   /** Colours that can't be mixed, only laid one over another: pastels, crayons. */
-  sticks: byId(
+  sticks: itemsOf('sticks'),
+  /** Coloured pencils. */
+  pencils: itemsOf('pencils'),
+  /** Inks that are printed as they are. */
+  inks: itemsOf('inks'),
+  tries: byId(z.array(trySchema).max(MAX_TRIES).refine(withOwnIds, 'two tries have the same id')),
+  /** Layers that were tried. */
+  patches: byId(
     z
-      .array(stickSchema)
-      .max(MAX_STICKS)
-      .refine(withOwnIds, 'two sticks have the same id')
+      .array(patchSchema)
+      .max(MAX_TRIES)
+      .refine(withOwnIds, 'two patches have the same id')
       .default([]),
   ),
-  tries: byId(z.array(trySchema).max(MAX_TRIES).refine(withOwnIds, 'two tries have the same id')),
 });
 export type ShelfContent = z.infer<typeof shelfContentSchema>;
 
-export const EMPTY_SHELF: ShelfContent = { owner: '', tubes: [], bin: [], sticks: [], tries: [] };
+export const EMPTY_SHELF: ShelfContent = {
+  owner: '',
+  tubes: [],
+  bin: [],
+  sticks: [],
+  pencils: [],
+  inks: [],
+  tries: [],
+  patches: [],
+};
 
 const storedShelfSchema = shelfContentSchema.extend({ version: z.literal(SHELF_VERSION) });
 export type StoredShelf = z.infer<typeof storedShelfSchema>;
@@ -146,7 +189,7 @@ export const saveShelfSchema = z.object({
 });
 
 /** What a shelf has besides its tubes. */
-export const SHELF_PARTS = ['sticks', 'tries', 'owner'] as const;
+export const SHELF_PARTS = [...ITEM_KINDS, 'tries', 'patches', 'owner'] as const;
 export type ShelfPart = (typeof SHELF_PARTS)[number];
 
 /** An earlier state of the shelf, and what had changed since the one before it. */
@@ -176,7 +219,10 @@ export function withMissing(here: ShelfContent, other: ShelfContent): ShelfConte
     owner: here.owner || other.owner,
     tubes: missing(here.tubes, other.tubes, MAX_TUBES),
     bin: missing(here.bin, other.bin, MAX_TUBES),
-    sticks: missing(here.sticks, other.sticks, MAX_STICKS),
+    sticks: missing(here.sticks, other.sticks, MAX_ITEMS),
+    pencils: missing(here.pencils, other.pencils, MAX_ITEMS),
+    inks: missing(here.inks, other.inks, MAX_ITEMS),
     tries: missing(here.tries, other.tries, MAX_TRIES),
+    patches: missing(here.patches, other.patches, MAX_TRIES),
   };
 }

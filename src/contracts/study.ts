@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { DEPTH_WORDS } from '@/core/depth/depth-marks';
 import { SCHEMES } from '@/core/measure/harmony';
 import { BREAKS, MIN_ZONES, MAX_ZONES } from '@/core/measure/zones';
+import { LAYERED_MEDIA, mediumRecipesSchema } from '@/core/mixing/medium-recipe';
 import { swatchRecipeSchema } from '@/core/mixing/swatch-recipe';
 import { LEANS } from '@/core/palette/lean';
 import { DEFAULT_TARGET, ROLES } from '@/core/palette/proportion';
@@ -39,7 +40,7 @@ export const MAX_AIMS = 2;
 /** The largest integer that the store holds. */
 export const MAX_REVISION = 2 ** 31 - 1;
 export const MAX_TRAY = 64;
-export const MEDIA = ['paint', 'sticks'] as const;
+export const MEDIA = ['paint', ...LAYERED_MEDIA] as const;
 export type Medium = (typeof MEDIA)[number];
 
 export const framingSchema = z.object({
@@ -78,6 +79,8 @@ const leafSwatchSchema = z.object({
   change: asOne(swatchChangeSchema.nullable()),
   /** How it is mixed, once that is kept with it. */
   recipe: asOne(swatchRecipeSchema.nullable()),
+  /** How it is laid in media that don't mix in a pile. */
+  mediumRecipes: asOne(mediumRecipesSchema),
   /** Where it was taken, or where most of it stands. */
   area: asOne(areaSchema.nullable()),
   /** Mean CIEDE2000 within the picked area; null for one that was not picked. */

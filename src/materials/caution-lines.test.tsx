@@ -1,7 +1,13 @@
 import { renderToStaticMarkup } from 'react-dom/server';
-import { CAUTION_LINES, cautionsOf, STICK_CAUTIONS, STUDIO_CAUTIONS } from '@/core/mixing/cautions';
+import {
+  CAUTION_LINES,
+  cautionsOf,
+  MEDIUM_TECHNIQUES,
+  STUDIO_CAUTIONS,
+} from '@/core/mixing/cautions';
+import { LAYERED_MEDIA } from '@/core/mixing/medium-recipe';
 import { PIGMENTS } from '@/core/mixing/pigments/pigments';
-import { CautionLines, StickCautions } from './caution-lines';
+import { CautionLines, TechniqueCautions } from './caution-lines';
 
 const textOf = (html: string) => html.replace(/<[^>]*>/g, ' ').replaceAll('&#x27;', "'");
 
@@ -21,8 +27,20 @@ it('every metal that has a line is in some pigment that is known', () => {
     expect(found).toContain(metal);
 });
 
-it('sticks say that their dust is harmful, and where the rest is said', () => {
-  const said = textOf(renderToStaticMarkup(<StickCautions />));
-  for (const caution of STICK_CAUTIONS) expect(said).toContain(CAUTION_LINES[caution]);
-  expect(said).toContain('data sheet');
+it.each(LAYERED_MEDIA)(
+  '%s: each way of working that asks for care, and where the rest is said',
+  (medium) => {
+    const said = textOf(renderToStaticMarkup(<TechniqueCautions medium={medium} />));
+    for (const caution of MEDIUM_TECHNIQUES[medium]) expect(said).toContain(CAUTION_LINES[caution]);
+    if (MEDIUM_TECHNIQUES[medium].length > 0) expect(said).toContain('data sheet');
+    else expect(said.trim()).toBe('');
+  },
+);
+
+it('at a step only its own ways of working are said', () => {
+  const said = textOf(
+    renderToStaticMarkup(<TechniqueCautions medium="sticks" only={['alcohol wash']} />),
+  );
+  expect(said).toContain(CAUTION_LINES['alcohol wash']);
+  expect(said).not.toContain(CAUTION_LINES.fixative);
 });

@@ -2,10 +2,12 @@ import {
   CAUTION_LINES,
   CAUTION_SOURCE,
   cautionsOf,
-  STICK_CAUTIONS,
+  MEDIUM_TECHNIQUES,
   STUDIO_CAUTIONS,
   type Caution,
+  type Technique,
 } from '@/core/mixing/cautions';
+import type { LayeredMedium } from '@/core/mixing/medium-recipe';
 import type { Pigment } from '@/core/mixing/pigment';
 
 /** What some pigments ask for, a line each; with `studio` also what the work itself does. */
@@ -19,8 +21,16 @@ export function CautionLines({
   return <Lines cautions={[...cautionsOf(pigments), ...(studio ? STUDIO_CAUTIONS : [])]} />;
 }
 
-/** What sticks ask for. */
-export const StickCautions = () => <Lines cautions={STICK_CAUTIONS} />;
+/** What the ways of working in a medium ask for, or some of them, at the step where they would happen. */
+export function TechniqueCautions({
+  medium,
+  only = MEDIUM_TECHNIQUES[medium],
+}: {
+  medium: LayeredMedium;
+  only?: readonly Technique[];
+}) {
+  return <Lines cautions={MEDIUM_TECHNIQUES[medium].filter((one) => only.includes(one))} />;
+}
 
 function Lines({ cautions }: { cautions: readonly Caution[] }) {
   if (cautions.length === 0) return null;

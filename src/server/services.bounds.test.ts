@@ -129,6 +129,7 @@ describe('what is out of bounds is refused, and changes nothing', () => {
       components: [],
       change: null,
       recipe: null,
+      mediumRecipes: [],
       area: null,
       spread: null,
       parts,

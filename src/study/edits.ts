@@ -41,6 +41,7 @@ export const DEFAULT_SWATCH_FIELDS = {
   components: [],
   change: null,
   recipe: null,
+  mediumRecipes: [],
   parts: [],
 };
 
@@ -87,6 +88,7 @@ export function applyExtraction(
       ...DEFAULT_SWATCH_FIELDS,
       role: heir?.role ?? null,
       recipe: heir?.recipe ?? null,
+      mediumRecipes: heir?.mediumRecipes ?? [],
     };
   });
   // What stays keeps its order; what is new goes where its value is.

@@ -15,6 +15,7 @@ export const DEFAULT_LIBRARY_SWATCH = {
   follows: null,
   change: null,
   recipe: null,
+  mediumRecipes: [],
   parts: [],
 } satisfies Partial<Swatch>;
 /** What a library has beside its swatches that nothing was built in. */
@@ -31,7 +32,20 @@ export function libraryFrom(
 ): { studyId: string } & Pick<LibraryContent, 'swatches' | 'sets' | 'target'> {
   const { swatches, sets, target } = document.palette;
   const kept = (swatch: TraySwatch): Swatch => {
-    const { id, name, note, role, colour, share, area, follows, change, recipe, parts } = swatch;
+    const {
+      id,
+      name,
+      note,
+      role,
+      colour,
+      share,
+      area,
+      follows,
+      change,
+      recipe,
+      mediumRecipes,
+      parts,
+    } = swatch;
     return {
       id,
       name,
@@ -49,6 +63,7 @@ export function libraryFrom(
       follows,
       change,
       recipe,
+      mediumRecipes,
       parts: parts.map((part) => ({ at: part.at, swatch: kept(part.swatch) })),
     };
   };
@@ -96,7 +111,7 @@ function inTray({ parts, ...swatch }: Swatch): LibraryTraySwatch {
 
 /** What was merged goes on as another name, and keeps the place of its largest part. */
 function fromTray(swatch: LibraryTraySwatch): Swatch {
-  const { id, name, note, role, colour, share, follows, change, recipe } = swatch;
+  const { id, name, note, role, colour, share, follows, change, recipe, mediumRecipes } = swatch;
   const parts = swatch.parts.map((part) => ({ at: part.at, swatch: fromTray(part.swatch) }));
   const members = parts.map((part) => part.swatch);
   const largest = members.reduce<Swatch | null>(
@@ -116,6 +131,7 @@ function fromTray(swatch: LibraryTraySwatch): Swatch {
     follows,
     change,
     recipe,
+    mediumRecipes,
     parts,
   };
 }

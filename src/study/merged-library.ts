@@ -35,6 +35,7 @@ export function mergedLibrary(
       colour: mergedColour([swatch.colour, twin.colour], shares),
       change: null,
       recipe: null,
+      mediumRecipes: [],
     };
     return {
       ...swatch,

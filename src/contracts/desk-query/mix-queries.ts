@@ -4,7 +4,7 @@ import { MAX_CHOSEN_FROM } from '@/core/mixing/which-tubes';
 import { ROUTES } from '@/core/mixing/route';
 import { BAND_COUNT } from '@/core/mixing/spectrum';
 import { oklabSchema } from '../colour';
-import { MAX_STICKS, MAX_TUBES } from '../shelf';
+import { MAX_ITEMS, MAX_TUBES } from '../shelf';
 
 const spectrumSchema = z.array(z.number().min(0)).length(BAND_COUNT);
 
@@ -36,7 +36,7 @@ export const mixQueries = [
     sticks: z
       .array(z.object({ id: z.string(), colour: oklabSchema }))
       .min(1)
-      .max(MAX_STICKS),
+      .max(MAX_ITEMS),
   }),
   /** For each number of tubes those that reach some colours best. */
   z.object({

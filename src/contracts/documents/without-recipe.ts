@@ -6,6 +6,7 @@ export function withoutRecipe(swatch: Stored): Stored {
   return {
     ...swatch,
     recipe: null,
+    mediumRecipes: [],
     parts: parts.map((part) => ({ ...part, swatch: withoutRecipe(part.swatch) })),
   };
 }

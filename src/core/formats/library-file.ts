@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { cutText, wellFormedText } from '../text';
 import type { Oklab } from '../colour/oklab';
+import { mediumRecipesSchema, type MediumRecipe } from '../mixing/medium-recipe';
 import { swatchRecipeSchema, type SwatchRecipe } from '../mixing/swatch-recipe';
 import { ROLES, type Role } from '../palette/proportion';
 
@@ -28,6 +29,8 @@ export interface FileSwatch {
   provenance: Provenance | null;
   /** How it is mixed, if that was kept. */
   recipe: SwatchRecipe | null;
+  /** How it is laid in media that don't mix in a pile. */
+  mediumRecipes: MediumRecipe[];
 }
 
 /** What a swatch library is, outside any store: what formats write and read. */
@@ -125,6 +128,7 @@ export const swatchPartsSchema = z.object({
     .nullable()
     .default(null),
   recipe: swatchRecipeSchema.nullable().default(null),
+  mediumRecipes: mediumRecipesSchema.default([]),
 });
 
 /** What our own formats keep beside name, note and colour; other keys of a swatch stay behind. */
@@ -134,8 +138,9 @@ export function partsOf({
   share,
   provenance,
   recipe,
+  mediumRecipes,
 }: Omit<FileSwatch, 'name' | 'note' | 'colour'>): z.infer<typeof swatchPartsSchema> {
-  return { otherNames, role, share, provenance, recipe };
+  return { otherNames, role, share, provenance, recipe, mediumRecipes };
 }
 
 /** A swatch of which only its colour and perhaps its name are known. */
@@ -149,6 +154,7 @@ export function bareSwatch(name: string, colour: Oklab): FileSwatch {
     share: null,
     provenance: null,
     recipe: null,
+    mediumRecipes: [],
   };
 }
 

@@ -24,6 +24,7 @@ describe('CSV', () => {
             otherNames: tidy(swatch.otherNames),
             provenance: null,
             recipe: null,
+            mediumRecipes: [],
           })),
         );
       }),

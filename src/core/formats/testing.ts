@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import type { Oklab } from '../colour/oklab';
 import { ROLES } from '../palette/proportion';
 import { anySrgb } from '../testing';
+import { anyMediumRecipes } from '../mixing/testing/any-medium-recipe';
 import { bareSwatch, type FileSwatch, type LibraryFile } from './library-file';
 
 /** For tests: names in any script, with quotes, tabs, emoji and what ends comments, up to 200 characters. */
@@ -75,6 +76,7 @@ export function anyLibraryOf(colours: fc.Arbitrary<Oklab>): fc.Arbitrary<Library
         share: fc.option(fc.double({ min: 0, max: 1, noNaN: true })),
         provenance: fc.option(anyProvenance),
         recipe: fc.option(anyRecipe),
+        mediumRecipes: anyMediumRecipes,
       }),
       { minLength: 1, maxLength: 12 },
     ),

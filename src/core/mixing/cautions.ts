@@ -1,7 +1,20 @@
+import type { LayeredMedium } from './medium-recipe';
 import type { Metal, Pigment } from './pigment';
 
 /** What of a pigment or of the work asks for care. */
-export type Caution = Metal | 'solvents' | 'rags' | 'rinse water' | 'pastel dust';
+export type Caution = Metal | 'solvents' | 'rags' | 'rinse water' | Technique;
+
+/** Ways of working that ask for care, whatever is worked with. */
+export const TECHNIQUES = [
+  'pastel dust',
+  'alcohol wash',
+  'sanded paper',
+  'fixative',
+  'solvent thinning',
+  'scraping wax',
+  'screen printing',
+] as const;
+export type Technique = (typeof TECHNIQUES)[number];
 
 /** One line each, in plain words; the maker's data sheet and local rules say more. */
 export const CAUTION_LINES: Readonly<Record<Caution, string>> = {
@@ -20,10 +33,28 @@ export const CAUTION_LINES: Readonly<Record<Caution, string>> = {
     'Rinse water doesn’t go down the sink: let it settle, and take what settles to the collecting point.',
   'pastel dust':
     'Dust of sticks: what they are made of is rarely known, so treat it as harmful. Don’t blow it off, wipe it up damp.',
+  'alcohol wash':
+    'Alcohol wash: let it dry in the air, with no dryer, heat gun or flame near it; keep the alcohol in a labelled jar with a lid.',
+  'sanded paper':
+    'Sanded paper: rubbing it raises dust of grit and pigment. Work upright, let it fall on damp paper, and don’t breathe it.',
+  fixative:
+    'Fixative: spray it outdoors, away from flames and people, and stay away till it is dry.',
+  'solvent thinning':
+    'Thinning wax with solvent: a drop on a cotton bud, by an open window, away from flames; the jar is labelled and closed.',
+  'scraping wax':
+    'Scraping wax: cut away from the hand, the blade stays in its holder, and what comes off is wiped up damp.',
+  'screen printing':
+    'Chemicals of screen printing (emulsion, remover, screen wash): gloves, glasses, air; nothing of it goes down the sink.',
 };
 
-/** Of sticks, whatever they are called. */
-export const STICK_CAUTIONS: readonly Caution[] = ['pastel dust'];
+/** What ways of working a medium has that ask for care. */
+export const MEDIUM_TECHNIQUES: Readonly<Record<LayeredMedium, readonly Technique[]>> = {
+  sticks: ['pastel dust', 'sanded paper', 'alcohol wash', 'fixative'],
+  pencils: ['solvent thinning', 'scraping wax', 'fixative'],
+  inks: ['screen printing'],
+  washes: [],
+  screen: [],
+};
 
 /** Where the rest is said. */
 export const CAUTION_SOURCE = 'The maker’s data sheet and local rules say more.';

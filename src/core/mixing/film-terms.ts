@@ -1,3 +1,4 @@
+import { FULL_COAT } from './paint';
 import type { Optics } from './pigment';
 import { BAND_COUNT, type Spectrum } from './spectrum';
 
@@ -7,8 +8,6 @@ export interface FilmTerms {
   slope: Spectrum;
 }
 
-/** A full coat has so much S·X for titanium white, as in `paint`. */
-const FULL_COAT = 5;
 /** Scattering below this is taken for this: the solution divides by it. */
 const CLEAR = 1e-6;
 

@@ -11,7 +11,7 @@ export interface Part {
 }
 
 /** How much S·X a full coat of titanium white has: thickness 1. */
-const FULL_COAT = 5;
+export const FULL_COAT = 5;
 
 /**
  * Absorption and scattering of a mixture: sums weighted by parts. Throws a RangeError unless some part is above 0

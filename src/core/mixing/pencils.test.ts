@@ -2,11 +2,9 @@ import fc from 'fast-check';
 import { oklabDistance, oklchFromOklab } from '../colour/oklab';
 import { valueOfOklab } from '../colour/value';
 import {
-  barePaper,
   burnished,
   grainOf,
   layered,
-  pencilRecipes,
   PRESSURES,
   surfaceColour,
   WAX_FULL,
@@ -82,38 +80,5 @@ describe('layers of pencil', () => {
     const full = layered([layer('PR108', 'full'), layer('PR108', 'full')]);
     const more = withLayer(full, layer('PB29', 'full'));
     expect(oklabDistance(surfaceColour(more), surfaceColour(full))).toBeLessThan(0.02);
-  });
-});
-
-describe('recipes of pencils', () => {
-  it('come to what their layers do, never press more lightly than before, and stop when the wax is full', () => {
-    fc.assert(
-      fc.property(fc.array(anyLayer, { minLength: 1, maxLength: 3 }), (layers) => {
-        const target = colourOf(...layers);
-        for (const recipe of pencilRecipes(target, pencils, { maxLayers: 4 })) {
-          expect(oklabDistance(colourOf(...recipe.layers), recipe.colour)).toBeLessThan(1e-9);
-          const pressures = recipe.layers.map((one) => PRESSURES.indexOf(one.pressure));
-          expect(pressures).toEqual(pressures.toSorted((one, other) => one - other));
-          expect(layered(recipe.layers.slice(0, -1)).filled).toBeLessThan(WAX_FULL);
-        }
-      }),
-      { numRuns: 12 },
-    );
-  });
-
-  it('agree with trying every two layers of a small set', () => {
-    const few = pencils.slice(0, 6);
-    const target = colourOf(layer('PY35', 'light'), layer('PR108', 'middle'));
-    const [best] = pencilRecipes(target, few, { maxLayers: 2, count: 1 });
-    expect(best.deltaE).toBeLessThan(0.01);
-  });
-
-  it('leave black out of what is not nearly black itself', () => {
-    const isBlack = ({ id }: Pencil) => id === 'PBk9';
-    const grey = colourOf(layer('PBk9', 'light'));
-    for (const { layers } of pencilRecipes(grey, pencils, { maxLayers: 3, isBlack }))
-      expect(layers.every((one) => !isBlack(one.pencil))).toBe(true);
-    expect(() => pencilRecipes(grey, [pencil('PBk9')], { isBlack })).toThrow(RangeError);
-    expect(barePaper().filled).toBe(0);
   });
 });

@@ -1,10 +1,7 @@
-import { ciede2000 } from '../colour/ciede2000';
-import { labFromOklab } from '../colour/cielab';
 import type { Oklab } from '../colour/oklab';
 import { linearOf } from './observer';
 import { oklabFromLinear } from '../colour/oklab';
 import { luminance } from '../colour/srgb';
-import { valueOfOklab } from '../colour/value';
 import { belowSurface, throughSurface } from './kubelka-munk';
 import { filmTerms } from './film-terms';
 import type { Optics } from './pigment';
@@ -35,7 +32,10 @@ const TOUCHES: Readonly<Record<Pressure, number>> = { light: 0.45, middle: 0.7, 
 export const WAX_FULL = 0.9;
 /** Where less of the tooth is open than this, a pencil begins to slide over what lies there. */
 const SLIDES = 0.4;
+/** Reflectance of drawing paper, as the eye gets it. */
 const PAPER = 0.88;
+/** A full stroke on bare paper: how thick it lies, the share of the paper it touches, and the paper's reflectance. */
+export const FULL_STROKE = { coat: COAT.full, touches: TOUCHES.full, paper: PAPER };
 /** Parts of the surface that differ are kept apart up to so many; beyond that the rarest are joined. */
 const MAX_PATCHES = 8;
 
@@ -144,96 +144,4 @@ function joined(patches: readonly Patch[]): Patch[] {
   const share = rest.reduce((sum, patch) => sum + patch.share, 0);
   const reflectance = meanOf(rest).map((light) => light / share);
   return [...sorted.slice(0, MAX_PATCHES - 1), { share, reflectance }];
-}
-
-export interface PencilRecipe {
-  layers: PencilLayer[];
-  colour: Oklab;
-  /** CIEDE2000 from the target. */
-  deltaE: number;
-  /** How full the tooth is at the end, 0–1. */
-  filled: number;
-}
-
-export interface PencilSettings {
-  /** Layers in one recipe, up to seven. */
-  maxLayers?: number;
-  count?: number;
-  /** Pencils that are black: used only in what is nearly black itself. */
-  isBlack?: (pencil: Pencil) => boolean;
-}
-
-/** Surfaces that are gone on from at each layer, and at the first, where a second decides. */
-const BEAM = 6;
-const FIRST_BEAM = 16;
-/** Pencils that are tried in a third layer and on: those of so many best pairs, up to a number. */
-const HELPING_FROM = 40;
-const MAX_HELPING = 10;
-/** A layer more has to bring a colour nearer by this. */
-const LAYER_COST = 0.4;
-const BLACK_VALUE = 2;
-
-/**
- * How to come near a colour in layers: pressure rises and never falls, since a full layer closes the tooth. A beam search
- * over pencils and pressures; the nearest before others. Throws a RangeError without pencils.
- */
-export function pencilRecipes(
-  target: Oklab,
-  pencils: readonly Pencil[],
-  { maxLayers = MAX_LAYERS, count = 4, isBlack = () => false }: PencilSettings = {},
-): PencilRecipe[] {
-  const usable =
-    valueOfOklab(target) < BLACK_VALUE ? pencils : pencils.filter((one) => !isBlack(one));
-  if (usable.length === 0) throw new RangeError('A recipe takes at least one pencil');
-  const lab = labFromOklab(target);
-  const missOf = (surface: PencilSurface) => ciede2000(labFromOklab(surfaceColour(surface)), lab);
-  interface Attempt {
-    layers: PencilLayer[];
-    surface: PencilSurface;
-    miss: number;
-  }
-  const extended = (from: readonly Attempt[], some: readonly Pencil[]): Attempt[] =>
-    from
-      .flatMap(({ layers, surface }) => {
-        const least = PRESSURES.indexOf(layers.at(-1)?.pressure ?? 'light');
-        return some.flatMap((pencil) =>
-          PRESSURES.slice(least).map((pressure): Attempt => {
-            const layer = { pencil, pressure };
-            const made = withLayer(surface, layer);
-            return { layers: [...layers, layer], surface: made, miss: missOf(made) };
-          }),
-        );
-      })
-      .sort((one, other) => one.miss - other.miss);
-  /** Those whose tooth takes another layer. */
-  const goOn = (some: readonly Attempt[]) =>
-    some.filter(({ surface }) => surface.filled < WAX_FULL);
-  const bare: Attempt = { layers: [], surface: barePaper(), miss: Infinity };
-  const first = extended([bare], usable);
-  const second = extended(goOn(first).slice(0, FIRST_BEAM), usable);
-  const found = [...first.slice(0, BEAM), ...(maxLayers > 1 ? second.slice(0, BEAM) : [])];
-  // What helps in a third layer and on is among what the best two are made of.
-  const helping = [
-    ...new Set(
-      second.slice(0, HELPING_FROM).flatMap(({ layers }) => layers.map(({ pencil }) => pencil)),
-    ),
-  ].slice(0, MAX_HELPING);
-  let beam = goOn(second).slice(0, BEAM);
-  for (let depth = 3; depth <= Math.min(maxLayers, MAX_LAYERS); depth++) {
-    const next = extended(beam, helping);
-    found.push(...next.slice(0, BEAM));
-    beam = goOn(next).slice(0, BEAM);
-  }
-  return found
-    .toSorted(
-      (one, other) =>
-        one.miss + LAYER_COST * one.layers.length - (other.miss + LAYER_COST * other.layers.length),
-    )
-    .slice(0, count)
-    .map(({ layers, surface, miss }) => ({
-      layers,
-      colour: surfaceColour(surface),
-      deltaE: miss,
-      filled: surface.filled,
-    }));
 }

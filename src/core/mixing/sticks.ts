@@ -16,6 +16,8 @@ export interface Stick {
   id: string;
   /** A full stroke on paper. */
   colour: Oklab;
+  /** How it covers against what is usual: the share that shows is raised to this. 1 where it is left out. */
+  cover?: number;
 }
 
 /** A stick alone, or one lightly over another. */
@@ -60,7 +62,8 @@ export function stickRecipes(target: Oklab, sticks: readonly Stick[], count = 4)
     for (let over = 0; over < sticks.length; over++) {
       if (over === under) continue;
       for (const showing of SHOWING) {
-        const mixture = blended(light[under], light[over], showing);
+        const shows = showing ** (sticks[over].cover ?? 1);
+        const mixture = blended(light[under], light[over], shows);
         const colour = oklabOfLinear(mixture);
         const cost = costOf(wanted, pointOf(colour, mixture)) + SECOND_STICK;
         best.offer(cost, () => ({

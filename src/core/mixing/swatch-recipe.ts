@@ -1,6 +1,14 @@
 import { z } from 'zod';
 import { wellFormedText } from '../text';
-import { cautionLines } from './cautions';
+import {
+  CAUTION_LINES,
+  CAUTION_SOURCE,
+  cautionsOf,
+  MEDIUM_TECHNIQUES,
+  STUDIO_CAUTIONS,
+  type Caution,
+} from './cautions';
+import { mediumRecipeWords, type MediumRecipe } from './medium-recipe';
 import { pigmentOf } from './pigments/pigments';
 import { recipeWords } from './recipe-words';
 
@@ -38,15 +46,33 @@ export function swatchRecipeWords({ owner, parts, tried }: SwatchRecipe): string
   return `${recipeWords(parts)}${basis.length > 0 ? ` (${basis.join(', ')})` : ''}`;
 }
 
+/** The recipes that go along with a swatch. */
+export interface WithRecipes {
+  recipe?: SwatchRecipe | null;
+  mediumRecipes?: readonly MediumRecipe[];
+}
+
+/** Every recipe of a swatch in a line of its own, paint first. */
+export function recipeLines({ recipe, mediumRecipes = [] }: WithRecipes): string[] {
+  return [...(recipe ? [swatchRecipeWords(recipe)] : []), ...mediumRecipes.map(mediumRecipeWords)];
+}
+
 /** What the recipes of some swatches ask for, a line each, with where the rest is said; none without recipes. */
-export function recipeCautions(
-  swatches: readonly { recipe?: SwatchRecipe | null }[],
-): readonly string[] {
-  const recipes = swatches.flatMap(({ recipe }) => recipe ?? []);
-  if (recipes.length === 0) return [];
-  return cautionLines(
-    recipes
-      .flatMap(({ parts }) => parts.flatMap((part) => part.pigments))
-      .flatMap((id) => pigmentOf(id) ?? []),
+export function recipeCautions(swatches: readonly WithRecipes[]): readonly string[] {
+  const layered = swatches.flatMap(({ mediumRecipes = [] }) => mediumRecipes);
+  const pigments = swatches
+    .flatMap(({ recipe }) => recipe?.parts ?? [])
+    .flatMap((part) => part.pigments);
+  const washed = layered.flatMap((one) =>
+    one.medium === 'washes' ? one.layers.flatMap((layer) => layer.pigments) : [],
   );
+  const cautions = new Set<Caution>([
+    ...cautionsOf([...pigments, ...washed].flatMap((id) => pigmentOf(id) ?? [])),
+    ...(pigments.length > 0 ? STUDIO_CAUTIONS : []),
+    ...(layered.some(({ medium }) => medium === 'washes') ? (['rinse water'] as const) : []),
+    ...layered.flatMap(({ medium }) => MEDIUM_TECHNIQUES[medium]),
+  ]);
+  return cautions.size > 0
+    ? [...[...cautions].map((caution) => CAUTION_LINES[caution]), CAUTION_SOURCE]
+    : [];
 }

@@ -37,7 +37,10 @@ export function ShelfHistory({ onRestore }: { onRestore: (content: ShelfContent)
 
 const PART_WORDS: Readonly<Record<ShelfPart, string>> = {
   sticks: 'sticks changed',
+  pencils: 'pencils changed',
+  inks: 'inks changed',
   tries: 'mixtures kept or taken away',
+  patches: 'patches kept or taken away',
   owner: 'another owner',
 };
 

@@ -35,6 +35,7 @@ const swatch = (hex: string, share: number | null, name = hex): TraySwatch => ({
   components: [],
   change: null,
   recipe: null,
+  mediumRecipes: [],
   parts: [],
 });
 

@@ -13,6 +13,7 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 import type { Provenance } from '@/core/formats/library-file';
+import type { MediumRecipe } from '@/core/mixing/medium-recipe';
 import type { SwatchRecipe } from '@/core/mixing/swatch-recipe';
 import { DEFAULT_TARGET, type Role } from '@/core/palette/proportion';
 import type { LibraryContent, Swatch } from '@/contracts/library';
@@ -104,6 +105,7 @@ export const swatch = pgTable(
     follows: jsonb('follows').$type<Follows>(),
     change: jsonb('change').$type<SwatchChange>(),
     recipe: jsonb('recipe').$type<SwatchRecipe>(),
+    mediumRecipes: jsonb('medium_recipes').$type<MediumRecipe[]>().notNull().default([]),
     /** What it was merged from. */
     parts: jsonb('parts').$type<Swatch['parts']>().notNull().default([]),
     /** Munsell value, OKLCH chroma, temperature, CIELAB. */

@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { z } from 'zod';
 import { oklabFromHex } from '@/core/colour/hex';
-import { shelfContentSchema, stickSchema, type ShelfContent } from '@/contracts/shelf';
+import { ITEM_KINDS, shelfContentSchema, itemSchema, type ShelfContent } from '@/contracts/shelf';
 import { ServiceError } from '../errors';
 import { getShelf, saveShelf } from '../shelf/shelf';
 import { demoFolder, demoId } from './story';
@@ -13,10 +13,13 @@ const colour = z
   .refine((found) => found !== null);
 
 const { owner, tubes, tries } = shelfContentSchema.shape;
+const items = z.array(itemSchema.omit({ id: true }).extend({ key: z.string(), colour }));
 const demoShelfSchema = z.object({
   owner,
   tubes: z.array(tubes.element.omit({ id: true, card: true }).extend({ key: z.string() })),
-  sticks: z.array(stickSchema.omit({ id: true }).extend({ key: z.string(), colour })),
+  sticks: items,
+  pencils: items,
+  inks: items,
   tries: z.array(
     tries.element
       .omit({ id: true, target: true, result: true })
@@ -35,7 +38,12 @@ export async function readDemoShelf(): Promise<ShelfContent> {
       card: null,
       id: demoId('tube', key),
     })),
-    sticks: story.sticks.map(({ key, ...stick }) => ({ ...stick, id: demoId('stick', key) })),
+    ...Object.fromEntries(
+      ITEM_KINDS.map((kind) => [
+        kind,
+        story[kind].map(({ key, ...item }) => ({ ...item, id: demoId('stick', key) })),
+      ]),
+    ),
     tries: story.tries.map(({ parts, ...one }) => ({
       ...one,
       id: demoId('try', one.name),
@@ -59,7 +67,10 @@ export async function seedShelf(): Promise<void> {
       tubes: [...story.tubes, ...own(content.tubes, story.tubes)],
       bin: own(content.bin, story.tubes),
       sticks: [...story.sticks, ...own(content.sticks, story.sticks)],
+      pencils: [...story.pencils, ...own(content.pencils, story.pencils)],
+      inks: [...story.inks, ...own(content.inks, story.inks)],
       tries: [...story.tries, ...own(content.tries, story.tries)],
+      patches: content.patches,
     });
   } catch (error) {
     // Somebody has just changed it: what they did stands, and the demo's tubes can be started again.

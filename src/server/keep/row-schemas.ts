@@ -1,5 +1,6 @@
 import { getTableConfig, type PgColumn } from 'drizzle-orm/pg-core';
 import { z } from 'zod';
+import { mediumRecipesSchema } from '@/core/mixing/medium-recipe';
 import { swatchRecipeSchema } from '@/core/mixing/swatch-recipe';
 import { wellFormedText } from '@/core/text';
 import { guessSchema } from '@/contracts/attempt';
@@ -61,6 +62,7 @@ const BY_COLUMN: Readonly<Record<string, z.ZodType>> = {
   'swatch.follows': followsSchema,
   'swatch.change': swatchChangeSchema,
   'swatch.recipe': swatchRecipeSchema,
+  'swatch.medium_recipes': mediumRecipesSchema,
   'swatch.parts': swatchPartsSchema,
   'library.sets': setsSchema,
   'library.target': targetSchema,

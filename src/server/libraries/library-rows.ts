@@ -79,6 +79,7 @@ export function swatchRow(
     follows,
     change,
     recipe,
+    mediumRecipes,
     parts,
   } = one;
   const ownWords = wordsOf(name, ...otherNames, note, role ?? '');
@@ -96,6 +97,7 @@ export function swatchRow(
     follows,
     change,
     recipe,
+    mediumRecipes,
     parts,
     ...swatchFacts(colour),
     ownWords,
@@ -234,6 +236,7 @@ export async function contentsOf(
       follows: swatch.follows,
       change: swatch.change,
       recipe: swatch.recipe,
+      mediumRecipes: swatch.mediumRecipes,
       parts: swatch.parts,
     })
     .from(swatch)

@@ -1,7 +1,7 @@
 import { greyOf } from '@/core/colour/grey-of';
 import { hexFromOklab } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
-import { recipeCautions, swatchRecipeWords, type SwatchRecipe } from '@/core/mixing/swatch-recipe';
+import { recipeCautions, recipeLines, type WithRecipes } from '@/core/mixing/swatch-recipe';
 import { valueOfOklab } from '@/core/colour/value';
 import { onScale, type ValueScale } from '@/core/colour/value-scale';
 import { wrapped } from '../fonts/runs';
@@ -9,12 +9,11 @@ import { yieldToEventLoop } from '../yield-to-event-loop';
 import { MM, type Sheet } from './paper';
 import type { Pen } from './pen';
 
-export interface PrintedSwatch {
+export interface PrintedSwatch extends WithRecipes {
   name: string;
   note: string;
   colour: Oklab;
   share: number | null;
-  recipe: SwatchRecipe | null;
 }
 
 /** The part of a chip that is its grey. */
@@ -27,21 +26,21 @@ const LEADING = 1.35;
 /** Lines that a printed recipe may take. */
 const MAX_RECIPE_LINES = 6;
 
-function recipeIn({ recipe }: PrintedSwatch, { type }: Sheet, room: number): string[] {
-  return recipe
-    ? wrapped(swatchRecipeWords(recipe), 'sans', type.small, room).slice(0, MAX_RECIPE_LINES)
-    : [];
+function recipeIn(swatch: PrintedSwatch, { type }: Sheet, room: number): string[] {
+  return recipeLines(swatch).flatMap((words) =>
+    wrapped(words, 'sans', type.small, room).slice(0, MAX_RECIPE_LINES),
+  );
 }
 
 /** How tall the place of one swatch is, with room for the longest recipe of all. */
 function cellHeight(swatches: readonly PrintedSwatch[], sheet: Sheet, room: number): number {
-  const { chip, type, recipeLines, noteLines } = sheet;
+  const { chip, type, recipeLines: ruled, noteLines } = sheet;
   const longest = Math.max(0, ...swatches.map((one) => recipeIn(one, sheet, room).length));
   return (
     chip.height +
     type.text * 1.5 +
     type.small * LEADING * (1 + noteLines) +
-    Math.max(recipeLines * RULED, longest * type.small * LEADING) +
+    Math.max(ruled * RULED, longest * type.small * LEADING) +
     3 * MM
   );
 }
@@ -88,7 +87,7 @@ export async function drawChips(
     swatch: PrintedSwatch,
     number: number,
     onto: ValueScale,
-    { noteLines, recipeLines }: Sheet,
+    { noteLines, recipeLines: ruled }: Sheet,
     x: number,
     at: number,
     room: number,
@@ -123,6 +122,6 @@ export async function drawChips(
     for (const [i, words] of recipe.entries())
       on.write(words, x, line + type.small * LEADING * (i + 1), { size: type.small, room });
     if (recipe.length > 0) return;
-    for (let i = 1; i <= recipeLines; i++) on.rule(x, line + i * RULED, room);
+    for (let i = 1; i <= ruled; i++) on.rule(x, line + i * RULED, room);
   }
 }

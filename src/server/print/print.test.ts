@@ -140,6 +140,7 @@ describe('a page to give', () => {
           share: 0.2,
           provenance: null,
           recipe: null,
+          mediumRecipes: [],
         },
       ],
     };

@@ -98,7 +98,7 @@ it.each(PIGMENTS.map(({ id }) => id))(
 );
 
 it('a page without recipes has no cautions, and a hostile recipe runs nothing', () => {
-  expect(pageOf([withRecipe(null)])).not.toContain('With these paints');
+  expect(pageOf([withRecipe(null)])).not.toContain('With these recipes');
   const hostile = '"><script>alert(1)</script>';
   const html = pageOf([withRecipe({ ...recipeOf('PB29', hostile), owner: hostile })]);
   expect(html).not.toContain('<script');

@@ -2,7 +2,8 @@ import { greyOf } from '@/core/colour/grey-of';
 import { bytesFromOklab, hexFromOklab } from '@/core/colour/hex';
 import { colourName } from '@/core/colour/name';
 import { oklchFromOklab } from '@/core/colour/oklab';
-import { recipeCautions, swatchRecipeWords } from '@/core/mixing/swatch-recipe';
+import { recipeCautions, swatchRecipeWords, type WithRecipes } from '@/core/mixing/swatch-recipe';
+import { mediumRecipeWords } from '@/core/mixing/medium-recipe';
 import { valueOfOklab } from '@/core/colour/value';
 import { onScale, scaleMarks, type ValueScale } from '@/core/colour/value-scale';
 import { layStave } from '@/core/palette/stave-layout';
@@ -72,11 +73,11 @@ ${cautions(swatches)}<footer>
 `;
 }
 
-/** What the paints of the recipes ask for. */
+/** What the recipes ask for. */
 function cautions(swatches: readonly FileSwatch[]): string {
   const lines = recipeCautions(swatches).map((line) => `<p>${escapeXml(line)}</p>`);
   return lines.length > 0
-    ? `<section class="cautions"><h2>With these paints</h2>${lines.join('')}</section>\n`
+    ? `<section class="cautions"><h2>With these recipes</h2>${lines.join('')}</section>\n`
     : '';
 }
 
@@ -85,7 +86,7 @@ function fileStem(name: string): string {
 }
 
 function chip(
-  { name, otherNames, note, role, colour, share, recipe }: FileSwatch,
+  { name, otherNames, note, role, colour, share, recipe, mediumRecipes }: FileSwatch,
   scale: ValueScale,
 ): string {
   const e = escapeXml;
@@ -102,9 +103,22 @@ function chip(
 ${otherNames.length > 0 ? `<p class="soft" dir="auto">also ${otherNames.map(e).join(', ')}</p>` : ''}
 <p>${facts.join(' · ')}</p>
 ${note ? `<p class="soft" dir="auto">${e(note)}</p>` : ''}
-${recipe ? `<p class="recipe" dir="auto"><i style="background:${hexFromOklab(recipe.colour)}"></i>${e(swatchRecipeWords(recipe))}</p>` : ''}
+${recipesOf({ recipe, mediumRecipes })}
 <dl><dt>hex</dt><dd>${hex}</dd><dt>sRGB</dt><dd>${bytesFromOklab(colour).join(' ')}</dd><dt>OKLCH</dt><dd>${L.toFixed(3)} ${C.toFixed(3)} ${h.toFixed(0)}</dd></dl>
 </li>`;
+}
+
+function recipesOf({ recipe, mediumRecipes = [] }: WithRecipes): string {
+  const rows = [
+    ...(recipe ? [{ colour: recipe.colour, words: swatchRecipeWords(recipe) }] : []),
+    ...mediumRecipes.map((one) => ({ colour: one.colour, words: mediumRecipeWords(one) })),
+  ];
+  return rows
+    .map(
+      ({ colour, words }) =>
+        `<p class="recipe" dir="auto"><i style="background:${hexFromOklab(colour)}"></i>${escapeXml(words)}</p>`,
+    )
+    .join('\n');
 }
 
 /** The stave, in colours and in greys, of which one is seen. */

@@ -39,10 +39,17 @@ const OF: Record<StudyPart, (document: StudyDocument) => unknown> = {
   // Shares follow from picture and palette: nobody changed them.
   palette: ({ palette }) => ({
     ...palette,
-    swatches: palette.swatches.map((swatch) => ({ ...swatch, share: null, recipe: null })),
+    swatches: palette.swatches.map((swatch) => ({
+      ...swatch,
+      share: null,
+      recipe: null,
+      mediumRecipes: [],
+    })),
   }),
   recipes: ({ palette }) =>
-    palette.swatches.flatMap(({ id, recipe }) => (recipe ? [{ id, recipe }] : [])),
+    palette.swatches.flatMap(({ id, recipe, mediumRecipes }) =>
+      recipe || mediumRecipes.length > 0 ? [{ id, recipe, mediumRecipes }] : [],
+    ),
 };
 
 function isChanged(part: StudyPart, before: StudyDocument, after: StudyDocument): boolean {

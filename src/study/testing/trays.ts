@@ -22,6 +22,7 @@ export function swatch(id: string, hex: string, part: Partial<TraySwatch> = {}):
     components: [],
     change: null,
     recipe: null,
+    mediumRecipes: [],
     parts: [],
     ...part,
   };

@@ -1,1 +1,0 @@
-ALTER TABLE "swatch" ADD COLUMN "recipe" jsonb;

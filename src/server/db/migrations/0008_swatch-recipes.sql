@@ -1,0 +1,2 @@
+ALTER TABLE "swatch" ADD COLUMN "recipe" jsonb;--> statement-breakpoint
+ALTER TABLE "swatch" ADD COLUMN "medium_recipes" jsonb DEFAULT '[]'::jsonb NOT NULL;
