@@ -34,7 +34,7 @@ it.each([201, 202, 203, 204, 205, 206, 207, 208])(
   'sheet %i of a hundred strokes takes at most three corrections, and its colours hold',
   (seed) => {
     const { picture, places } = sheetOf(seed);
-    const found = readSheet(picture);
+    const { strokes: found } = readSheet(picture);
     const misses: number[] = [];
     let corrections = Math.abs(found.length - places.length);
     places.forEach(({ x, y, colour }, i) => {

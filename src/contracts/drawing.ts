@@ -8,6 +8,7 @@ const colour = z.string().regex(/^#[0-9a-f]{6}$/i, 'a colour is #rrggbb');
 const paint = { fill: colour.nullable(), stroke: colour.nullable(), strokeWidth: width };
 const MAX_PATH = 4_000_000;
 const MAX_MARKS = 5000;
+const MAX_SHEETS = 30;
 
 const markSchema = z.discriminatedUnion('kind', [
   z.object({
@@ -49,7 +50,7 @@ const markSchema = z.discriminatedUnion('kind', [
 ]);
 
 /** A plan on its way to the printer. */
-export const drawingSchema = z.object({
+const drawingSchema = z.object({
   width: z.number().min(50).max(1200),
   height: z.number().min(50).max(1200),
   title: text().max(200),
@@ -57,3 +58,6 @@ export const drawingSchema = z.object({
     .array(z.object({ name: z.string().max(40), marks: z.array(markSchema).max(MAX_MARKS) }))
     .max(20),
 }) satisfies z.ZodType<Drawing>;
+
+/** Sheets of one print, the first of which names it. */
+export const drawingsSchema = z.array(drawingSchema).min(1).max(MAX_SHEETS);

@@ -3,11 +3,12 @@
 import { useRef, useState } from 'react';
 import type { Oklab } from '@/core/colour/oklab';
 import { byPaper, PAPER, type PatchGuess } from '@/core/mixing/card-photo';
-import { pictureOf, type Picture } from '@/core/picture/picture';
+import type { Picture } from '@/core/picture/picture';
 import { probe } from '@/core/picture/probe';
 import { Choice } from '@/ui/choice';
 import { FileButton } from '@/ui/file-button';
 import { showError } from '@/ui/notices';
+import { drawPictureFile } from '@/ui/picture-file';
 
 interface Props<R extends string> {
   /** What is photographed, in words: "a card". */
@@ -46,19 +47,9 @@ export function PatchPhoto<R extends string>({ of, roles, guess, onPatch }: Prop
     }
   };
   const read = async (file: File) => {
+    if (!canvas.current) return;
     try {
-      const image = await createImageBitmap(file);
-      const scale = Math.min(1, SIDE / Math.max(image.width, image.height));
-      const [width, height] = [image.width, image.height].map((side) =>
-        Math.max(1, Math.round(side * scale)),
-      );
-      const shown = canvas.current;
-      const pen = shown?.getContext('2d', { willReadFrequently: true });
-      if (!shown || !pen) return;
-      shown.width = width;
-      shown.height = height;
-      pen.drawImage(image, 0, 0, width, height);
-      const next = pictureOf(width, height, pen.getImageData(0, 0, width, height).data);
+      const next = await drawPictureFile(file, canvas.current, SIDE);
       setPicture(next);
       const found = guess(next);
       settle(
@@ -71,10 +62,8 @@ export function PatchPhoto<R extends string>({ of, roles, guess, onPatch }: Prop
           }),
         ) as Places<R>,
       );
-    } catch {
-      showError(
-        new Error('This file is no picture that the browser can open. Nothing was changed.'),
-      );
+    } catch (error) {
+      showError(error);
     }
   };
   const touch = (x: number, y: number) => {

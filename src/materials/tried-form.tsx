@@ -3,11 +3,9 @@
 import { useState } from 'react';
 import type { Oklab } from '@/core/colour/oklab';
 import type { ShelfTry } from '@/contracts/shelf';
-import { guessDab } from '@/core/mixing/card-photo';
 import { Button } from '@/ui/button';
-import { ChangeColour } from '@/ui/change-colour';
 import { NoteField, TextField } from '@/ui/field';
-import { PatchPhoto } from './patch-photo';
+import { DabFields } from './dab-fields';
 import { useColourChange } from '@/ui/use-colour-change';
 
 interface Props {
@@ -19,7 +17,6 @@ interface Props {
   onTried: (part: Pick<ShelfTry, 'parts' | 'result' | 'note' | 'triedAt'>) => void;
 }
 
-const DAB_TITLES = { dab: 'dab' };
 const GREY: Oklab = { L: 0.6, a: 0, b: 0 };
 
 /** What was really mixed and what it looked like: parts as used, the dab's colour, words. */
@@ -62,16 +59,7 @@ export function TriedForm({ parts, nameOf, start, note: was, onTried }: Props) {
             />
           ))}
         </div>
-        <fieldset>
-          <legend className="text-sm text-soft">What the dab looks like, matched by eye</legend>
-          <ChangeColour {...dab} />
-          <PatchPhoto
-            of="the dab"
-            roles={DAB_TITLES}
-            guess={guessDab}
-            onPatch={(_, found) => dab.onType(found)}
-          />
-        </fieldset>
+        <DabFields {...dab} />
         <div className="flex flex-col gap-2">
           <NoteField
             label="In words"

@@ -23,6 +23,9 @@ const shelf: ShelfContent = {
   tubes: [tube('w', 'Titanium white', ['PW6']), tube('u', 'Ultramarine', ['PB29'])],
   bin: [],
   sticks: [],
+  pencils: [],
+  inks: [],
+  patches: [],
   tries: [],
 };
 const parts = [

@@ -1,4 +1,9 @@
 import type { Oklab } from '@/core/colour/oklab';
+import {
+  withMediumRecipe,
+  type LayeredMedium,
+  type MediumRecipe,
+} from '@/core/mixing/medium-recipe';
 import type { SwatchRecipe } from '@/core/mixing/swatch-recipe';
 import type { ShelfContent } from '@/contracts/shelf';
 import { withSwatches, type HasPalette } from './has-palette';
@@ -14,6 +19,41 @@ export function keepRecipes<D extends HasPalette>(
       const recipe = recipes.get(swatch.id);
       return recipe === undefined ? swatch : { ...swatch, recipe };
     }),
+  );
+}
+
+/** Keeps recipes of layers with swatches, by the swatches' ids; those of other media stay. */
+export function keepMediumRecipes<D extends HasPalette>(
+  document: D,
+  recipes: ReadonlyMap<string, MediumRecipe>,
+): D {
+  return withSwatches(
+    document,
+    document.palette.swatches.map((swatch) => {
+      const recipe = recipes.get(swatch.id);
+      return recipe
+        ? { ...swatch, mediumRecipes: withMediumRecipe(swatch.mediumRecipes, recipe) }
+        : swatch;
+    }),
+  );
+}
+
+/** Takes a swatch's recipe of one medium away. */
+export function forgetMediumRecipe<D extends HasPalette>(
+  document: D,
+  id: string,
+  medium: LayeredMedium,
+): D {
+  return withSwatches(
+    document,
+    document.palette.swatches.map((swatch) =>
+      swatch.id === id
+        ? {
+            ...swatch,
+            mediumRecipes: swatch.mediumRecipes.filter((recipe) => recipe.medium !== medium),
+          }
+        : swatch,
+    ),
   );
 }
 

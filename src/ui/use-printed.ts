@@ -7,13 +7,13 @@ import { callForFile } from './api';
 import { fileName, keepFile } from './keep-file';
 import { showError } from './notices';
 
-/** Prints a drawing as PDF, in its true size on its own paper, and hands it to the person as `title, about.pdf`. */
+/** Prints drawings as PDF, in their true size, and hands it to the person as `title, about.pdf`. */
 export function usePrinted() {
   const [printing, setPrinting] = useState(false);
-  const print = async (drawing: Drawing, title: string, about: string) => {
+  const print = async (drawings: readonly Drawing[], title: string, about: string) => {
     setPrinting(true);
     try {
-      const pdf = await callForFile(endpoints.printDrawing, { body: drawing });
+      const pdf = await callForFile(endpoints.printDrawings, { body: [...drawings] });
       keepFile(pdf, fileName(title, about, 'pdf'));
     } catch (error) {
       showError(error);

@@ -1,3 +1,5 @@
+import type { Overprint } from '@/core/mixing/inks';
+import type { FirstColour } from '@/core/mixing/underpainting';
 import type { StickRecipe } from '@/core/mixing/sticks';
 import type { GuardReading } from '@/core/amplify/guards';
 import type { HiddenReading } from '@/core/amplify/hidden';
@@ -19,8 +21,11 @@ import type { Oklab } from '@/core/colour/oklab';
 import type {
   InnerSetAnswer,
   MissingTubeAnswer,
+  PencilRecipeAnswer,
   RecipeAnswer,
+  SeparationAnswer,
   TubeChoiceAnswer,
+  WashRecipeAnswer,
 } from './mix-queries';
 import type { Extraction } from '@/core/palette/extract';
 import type { Lean } from '@/core/palette/lean';
@@ -96,6 +101,12 @@ export interface DeskAnswers {
   recipes: RecipeAnswer[][];
   whichTubes: TubeChoiceAnswer[];
   stickRecipes: StickRecipe[][];
+  pencilRecipes: PencilRecipeAnswer[][];
+  washRecipes: WashRecipeAnswer[][];
+  separations: { colours: SeparationAnswer[]; overprints: Overprint[] };
+  proof: Picture;
+  plate: Picture;
+  underpainting: FirstColour[];
   innerSet: InnerSetAnswer | null;
   missingTube: MissingTubeAnswer;
 }

@@ -3,7 +3,7 @@ import { attemptSchema, recordSchema } from '../attempt';
 import { importEventSchema } from '../picture-import';
 import { oklabSchema } from '../colour';
 import { demoEventSchema } from '../demo';
-import { drawingSchema } from '../drawing';
+import { drawingsSchema } from '../drawing';
 import {
   backupLookSchema,
   checkSchema,
@@ -35,6 +35,7 @@ import {
 } from '../library-search';
 import { RENDITIONS } from '../pictures';
 import { paperSchema } from '../print';
+import { platesRequestSchema } from '../plates-request';
 import { pushEventSchema, pushRequestSchema } from '../push-request';
 import { settingsSchema } from '../settings';
 import { saveShelfSchema, shelfContentSchema, shelfRevisionSchema, shelfSchema } from '../shelf';
@@ -75,6 +76,8 @@ const studies = {
     body: pushRequestSchema,
     reads: true,
   }),
+  /** The study's picture as plates for some inks, with their PDF and the proof, as a zip. */
+  printPlates: post('/api/studies/:id/plates', file, { body: platesRequestSchema, reads: true }),
 };
 
 const pictures = {
@@ -186,8 +189,8 @@ const shelf = {
 };
 
 const rest = {
-  /** A plan as a PDF on its own paper. */
-  printDrawing: post('/api/prints', file, { body: drawingSchema, reads: true }),
+  /** Plans as a PDF, each on a page, on the paper of the first. */
+  printDrawings: post('/api/prints', file, { body: drawingsSchema, reads: true }),
   guessRecord: get('/api/attempts', json(recordSchema)),
   keepAttempt: post('/api/attempts', json(recordSchema), { body: attemptSchema }),
   getSettings: get('/api/settings', json(settingsSchema)),

@@ -70,6 +70,15 @@ export function cautionLines(pigments: readonly Pigment[]): string[] {
   ];
 }
 
+/** The lines of some techniques and others, each once, with where the rest is said; none for none. */
+export function cautionSheetLines(
+  techniques: readonly Technique[],
+  others: readonly string[] = [],
+): string[] {
+  const lines = new Set([...others, ...techniques.map((one) => CAUTION_LINES[one])]);
+  return lines.size > 0 ? [...lines, CAUTION_SOURCE] : [];
+}
+
 /** What some pigments ask for, each once. */
 export function cautionsOf(pigments: readonly Pigment[]): Caution[] {
   return [...new Set(pigments.flatMap(({ metals = [] }) => metals))];

@@ -1,6 +1,5 @@
 import type { Oklab } from '../colour/oklab';
-import { composite } from './screen-layers';
-import { oklabFromBytes } from '../colour/hex';
+import { oklabFromHex } from '../colour/hex';
 import { printed } from './inks';
 import type { MediumRecipe, RecipeOf } from './medium-recipe';
 import { pencilOf } from './pencil-optics';
@@ -60,11 +59,9 @@ export function foretoldColour(recipe: MediumRecipe, source: LayerSource): Oklab
           )
         : null;
     }
-    case 'screen': {
-      const [base, ...layers] = recipe.layers;
-      const [r, g, b] = composite(base.hex, layers).map(Math.round);
-      return oklabFromBytes([r, g, b]);
-    }
+    case 'screen':
+      // Its layers are each laid on the base, which is the colour itself.
+      return oklabFromHex(recipe.layers[0].hex);
   }
 }
 

@@ -1,6 +1,6 @@
 import { ciede2000 } from '../colour/ciede2000';
 import { labFromOklab } from '../colour/cielab';
-import type { Oklab } from '../colour/oklab';
+import { oklabDistance, type Oklab } from '../colour/oklab';
 import { valueOfOklab } from '../colour/value';
 import {
   barePaper,
@@ -47,6 +47,24 @@ const BURNISHED = 60;
 /** A layer more has to bring a colour nearer by this. */
 const LAYER_COST = 0.4;
 const BLACK_VALUE = 2;
+/** Of more pencils only the nearest are tried. */
+const MAX_TRIED = 120;
+
+/** The pencils of a large set whose full stroke is nearest. */
+function nearest(target: Oklab, pencils: readonly Pencil[]): readonly Pencil[] {
+  if (pencils.length <= MAX_TRIED) return pencils;
+  return pencils
+    .map((pencil) => ({
+      pencil,
+      away: oklabDistance(
+        surfaceColour(withLayer(barePaper(), { pencil, pressure: 'full' })),
+        target,
+      ),
+    }))
+    .sort((one, other) => one.away - other.away)
+    .slice(0, MAX_TRIED)
+    .map(({ pencil }) => pencil);
+}
 
 /**
  * How to come near a colour in layers: pressure rises and never falls, since a full layer closes the tooth. A beam search
@@ -57,8 +75,10 @@ export function pencilRecipes(
   pencils: readonly Pencil[],
   { maxLayers = MAX_LAYERS, count = 4, isBlack = () => false, white = null }: PencilSettings = {},
 ): PencilRecipe[] {
-  const usable =
-    valueOfOklab(target) < BLACK_VALUE ? pencils : pencils.filter((one) => !isBlack(one));
+  const usable = nearest(
+    target,
+    valueOfOklab(target) < BLACK_VALUE ? pencils : pencils.filter((one) => !isBlack(one)),
+  );
   if (usable.length === 0) throw new RangeError('A recipe takes at least one pencil');
   const lab = labFromOklab(target);
   const missOf = (surface: PencilSurface) => ciede2000(labFromOklab(surfaceColour(surface)), lab);

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { oklabFromHex } from '../colour/hex';
 import type { Oklab } from '../colour/oklab';
 import { valueOfOklab } from '../colour/value';
-import { drawingSchema } from '@/contracts/drawing';
+import { drawingsSchema } from '@/contracts/drawing';
 import { morningDrawing } from '../plan/morning-drawing';
 import { missingTube } from './missing-tube';
 import { PIGMENTS } from './pigments/pigments';
@@ -150,7 +150,7 @@ describe('the morning’s sheet', () => {
   const marks = drawing.parts.flatMap((part) => part.marks);
 
   it('has each strip in its true length, each pile by name, and the cautions', () => {
-    expect(drawingSchema.parse(drawing)).toEqual(drawing);
+    expect(drawingsSchema.parse([drawing])).toEqual([drawing]);
     const strips = marks.flatMap((mark) =>
       mark.kind === 'rect' && mark.fill === '#123456' ? [mark.width] : [],
     );

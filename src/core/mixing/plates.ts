@@ -3,6 +3,10 @@ import { byteOfLinear, LINEAR_OF_BYTE, type Rgb } from '../colour/srgb';
 import type { Picture } from '../picture/picture';
 import { primariesOf, screened, separationBy, type Inks } from './inks';
 
+/** Plates with tones, or each pixel solid or bare. */
+export const PLATE_LOOKS = ['tones', 'flat'] as const;
+export type PlateLook = (typeof PLATE_LOOKS)[number];
+
 /** Steps of each channel among which a picture's colours are separated; what lies between is interpolated. */
 const GRID = 9;
 
@@ -129,3 +133,9 @@ export function flatPlatesOf(set: Inks, { width, height, data }: Picture): Plate
   }
   return { width, height, plates, proof: { width, height, data: proof } };
 }
+
+/** How a picture becomes plates of each look. */
+export const PLATES_OF: Readonly<Record<PlateLook, (set: Inks, picture: Picture) => Plates>> = {
+  tones: platesOf,
+  flat: flatPlatesOf,
+};

@@ -49,7 +49,7 @@ export function swatchRecipeWords({ owner, parts, tried }: SwatchRecipe): string
 /** The recipes that go along with a swatch. */
 export interface WithRecipes {
   recipe?: SwatchRecipe | null;
-  mediumRecipes?: readonly MediumRecipe[];
+  mediumRecipes?: MediumRecipe[];
 }
 
 /** Every recipe of a swatch in a line of its own, paint first. */

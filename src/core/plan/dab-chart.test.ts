@@ -1,4 +1,4 @@
-import { drawingSchema } from '@/contracts/drawing';
+import { drawingsSchema } from '@/contracts/drawing';
 import { dabChart } from './dab-chart';
 import type { Mark } from './drawing';
 
@@ -11,7 +11,7 @@ const fields = (marks: readonly Mark[]) =>
 
 it('each colour has its chip and an empty field of the same size below it, on the paper', () => {
   const drawing = dabChart('A string', [{ title: 'umber to white', cells: cells(7) }]);
-  expect(drawingSchema.parse(drawing)).toEqual(drawing);
+  expect(drawingsSchema.parse([drawing])).toEqual([drawing]);
   const rects = fields(marksOf(drawing));
   const chips = rects.filter(({ fill }) => fill !== null);
   const empty = rects.filter(({ fill }) => fill === null);

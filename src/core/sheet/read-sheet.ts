@@ -16,6 +16,15 @@ export interface SheetStroke {
   supposed: boolean;
 }
 
+/** A sheet that was read. */
+export interface OpenSheet {
+  strokes: SheetStroke[];
+  /** What is painted at a place, in fractions of the picture. */
+  colourAt: (x: number, y: number) => Oklab;
+}
+
+/** What a touch takes where nothing was found, as a share of the long side. */
+const TOUCHED = 0.03;
 /** The long side, in samples, on which strokes are sought. */
 const SIDE = 760;
 /** Reflectance of paper. */
@@ -46,23 +55,27 @@ const MIDDLE = 0.45;
  * pale as the paper is there too; places at the end of the last row that are bare are left out. None for a picture
  * without strokes.
  */
-export function readSheet(picture: Picture): SheetStroke[] {
+export function readSheet(picture: Picture): OpenSheet {
   const grid = sampled(picture);
   const { width, height } = grid;
   const onPaper = freed(grid);
-  const far = contrasts(onPaper, width, height);
-  const found = strokesIn(far, width, height);
-  const points = found.map(({ x, y }) => ({ x: x / width, y: y / width }));
-  const lattice = fittedLattice(points);
+  const found = strokesIn(contrasts(onPaper, width, height), width, height);
+  const lattice = fittedLattice(found.map(({ x, y }) => ({ x: x / width, y: y / width })));
   const inLattice = lattice?.cells.filter((cell) => cell !== null).length ?? 0;
-  if (lattice && inLattice >= MIN_IN_LATTICE * found.length)
-    return fromLattice(onPaper, width, height, lattice, found);
-  return inRows(found).map(({ x, y, size }) => ({
-    colour: medianAround(onPaper, width, height, { x, y, across: size / 3, down: size / 3 }),
-    x: x / width,
-    y: y / height,
-    supposed: false,
-  }));
+  const around = (x: number, y: number, size: number) =>
+    medianAround(onPaper, width, height, { x, y, across: size / 3, down: size / 3 });
+  const strokes =
+    lattice && inLattice >= MIN_IN_LATTICE * found.length
+      ? fromLattice(onPaper, width, height, lattice, found)
+      : inRows(found).map(({ x, y, size }) => ({
+          colour: around(x, y, size),
+          x: x / width,
+          y: y / height,
+          supposed: false,
+        }));
+  const sizes = Float64Array.from(found, ({ size }) => size);
+  const usual = sizes.length > 0 ? quantileOf(sizes, 0.5) : TOUCHED * Math.max(width, height);
+  return { strokes, colourAt: (x, y) => around(x * width, y * height, usual) };
 }
 
 /** The picture as means of linear light. */

@@ -77,12 +77,12 @@ function squares(places: readonly (readonly [x: number, y: number, hex: string])
 
 describe('a sheet', () => {
   it('without strokes has none', () => {
-    expect(readSheet(squares([]))).toEqual([]);
-    expect(readSheet(pictureOf(1, 1, new Uint8ClampedArray(4)))).toEqual([]);
+    expect(readSheet(squares([])).strokes).toEqual([]);
+    expect(readSheet(pictureOf(1, 1, new Uint8ClampedArray(4))).strokes).toEqual([]);
   });
 
   it('of a few strokes in no rows is read all the same, from the upper left', () => {
-    const found = readSheet(
+    const { strokes: found } = readSheet(
       squares([
         [300, 200, '#304060'],
         [80, 60, '#a04030'],
@@ -105,9 +105,10 @@ describe('a sheet', () => {
       { length: 14 },
       (_, i) => [50 + 75 * (i % 5), 60 + 85 * Math.floor(i / 5), '#7a5c3e'] as const,
     );
-    const found = readSheet(squares(places.filter((_, i) => i !== 6)));
+    const { strokes: found, colourAt } = readSheet(squares(places.filter((_, i) => i !== 6)));
     expect(found).toHaveLength(14);
     expect(found.map(({ supposed }, i) => (supposed ? i : -1)).filter((i) => i >= 0)).toEqual([6]);
     expect(oklabDistance(found[6].colour, of('#eeeeee'))).toBeLessThan(0.03);
+    expect(oklabDistance(colourAt(50 / 400, 60 / 300), found[0].colour)).toBeLessThan(0.01);
   });
 });

@@ -2,8 +2,9 @@
 
 import { useState } from 'react';
 import { oklabFromHex } from '@/core/colour/hex';
-import type { ShelfStick } from '@/contracts/shelf';
+import type { ItemKind, ShelfItem } from '@/contracts/shelf';
 import { newId } from '@/study/edits';
+import { ITEM_NOUN } from '@/study/shelf-items';
 import { Button } from '@/ui/button';
 import { TextField } from '@/ui/field';
 import { Section } from '@/ui/panel-parts';
@@ -11,17 +12,23 @@ import { typedColour } from '@/ui/typed-colour';
 
 const GREY = oklabFromHex('#808080')!;
 
-/** One stick by hand: what is written on it, and its colour as it was matched. */
-export function AddStick({ onAdd }: { onAdd: (stick: ShelfStick) => void }) {
+interface Props {
+  kind: ItemKind;
+  onAdd: (item: ShelfItem) => void;
+}
+
+/** One by hand: what is written on it, and its colour as it was matched. */
+export function AddItem({ kind, onAdd }: Props) {
+  const title = `Add ${kind === 'inks' ? 'an' : 'a'} ${ITEM_NOUN[kind]}`;
   const [name, setName] = useState('');
   const [set, setSet] = useState('');
   const [number, setNumber] = useState('');
   const [text, setText] = useState('');
   const colour = text ? typedColour(text, GREY) : null;
   return (
-    <Section title="Add a stick">
+    <Section title={title}>
       <form
-        aria-label="Add a stick"
+        aria-label={title}
         className="flex flex-col gap-1"
         onSubmit={(event) => {
           event.preventDefault();
@@ -53,7 +60,7 @@ export function AddStick({ onAdd }: { onAdd: (stick: ShelfStick) => void }) {
           />
         </div>
         <TextField
-          label="Colour of a full stroke: hex, lab() …"
+          label={`Colour ${kind === 'inks' ? 'printed solid' : 'of a full stroke'}: hex, lab() …`}
           value={text}
           error={text && !colour ? 'Not a colour yet: try #4c5c75.' : undefined}
           onChange={(event) => setText(event.target.value)}

@@ -1,6 +1,14 @@
 import { addressCodec, oneOf, text } from '@/ui/address';
 
-export const BENCH_TABS = ['shelf', 'mixing', 'strings', 'tries', 'sticks'] as const;
+export const BENCH_TABS = [
+  'shelf',
+  'mixing',
+  'strings',
+  'tries',
+  'sticks',
+  'pencils',
+  'inks',
+] as const;
 export type BenchTab = (typeof BENCH_TABS)[number];
 export const TUBE_ORDERS = ['as put', 'by hue', 'by value', 'by name'] as const;
 export type TubeOrder = (typeof TUBE_ORDERS)[number];

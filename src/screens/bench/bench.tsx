@@ -13,7 +13,7 @@ import { benchCodec, BENCH_TABS, type BenchTab, type BenchView } from './bench-v
 import { MixingRoom } from './mixing-room';
 import { ShelfHistory } from './shelf-history';
 import { ShelfTab } from './shelf-tab';
-import { SticksTab } from './sticks-tab';
+import { InksTab, PencilsTab, SticksTab } from './items-tab';
 import { StringsTab } from './strings-tab';
 import { TriesTab } from './tries-tab';
 
@@ -23,6 +23,8 @@ const TAB_TITLES: Readonly<Record<BenchTab, string>> = {
   strings: 'strings',
   tries: 'kept mixtures',
   sticks: 'sticks',
+  pencils: 'pencils',
+  inks: 'inks',
 };
 const TABS = {
   shelf: ShelfTab,
@@ -30,6 +32,8 @@ const TABS = {
   strings: StringsTab,
   tries: TriesTab,
   sticks: SticksTab,
+  pencils: PencilsTab,
+  inks: InksTab,
 };
 
 /** What a painter works with, and what comes of mixing it. */

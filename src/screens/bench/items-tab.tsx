@@ -4,11 +4,23 @@ import { useState } from 'react';
 import { hexFromOklab } from '@/core/colour/hex';
 import { valueOfOklab } from '@/core/colour/value';
 import { gapWords, stickGaps } from '@/core/mixing/stick-plan';
-import { STICK_STANDINGS, type ShelfContent, type ShelfStick } from '@/contracts/shelf';
-import { StickCautions } from '@/materials/caution-lines';
+import {
+  ITEM_STANDINGS,
+  type ItemKind,
+  type ShelfContent,
+  type ShelfItem,
+} from '@/contracts/shelf';
+import { TechniqueCautions } from '@/materials/caution-lines';
 import { newId } from '@/study/edits';
-import { addSticks, editStick, removeStick, stickName, sticksHere } from '@/study/sticks';
-import { STICK_STANDING_WORDS, sticksOfTable, tableOfSticks } from '@/study/sticks-table';
+import {
+  addItems,
+  editItem,
+  ITEM_NOUN,
+  itemName,
+  itemsHere,
+  removeItem,
+} from '@/study/shelf-items';
+import { ITEM_STANDING_WORDS, itemsOfTable, tableOfItems } from '@/study/items-table';
 import { Button } from '@/ui/button';
 import { CsvForm } from '@/ui/csv-form';
 import { offerUndo, say, showError } from '@/ui/notices';
@@ -17,49 +29,51 @@ import { Select } from '@/ui/select';
 import { useSettings } from '@/ui/settings';
 import { Stave } from '@/ui/stave';
 import { capital, count, list, several, valueWords } from '@/ui/words';
-import { AddStick } from './add-stick';
+import { AddItem } from './add-item';
+import { SheetPhoto } from './sheet-photo';
 import type { TabProps } from './tab-props';
 
-/** Sticks: what lies to hand, what a set lacks, and how they get here. */
-export function SticksTab({ shelf, store }: TabProps) {
+/** A set of fixed colours: what lies to hand, what it lacks, and how it gets here. */
+function ItemsTab({ kind, shelf, store }: Pick<TabProps, 'shelf' | 'store'> & { kind: ItemKind }) {
+  const noun = ITEM_NOUN[kind];
   const { scale } = useSettings().settings;
   const { change } = store.getState();
   const [find, setFind] = useState('');
-  const here = sticksHere(shelf);
-  const found = shelf.sticks
+  const here = itemsHere(shelf, kind);
+  const found = shelf[kind]
     .filter(({ name, set, number }) =>
       `${number} ${name} ${set}`.toLowerCase().includes(find.trim().toLowerCase()),
     )
     .toSorted((one, other) => valueOfOklab(other.colour) - valueOfOklab(one.colour));
-  const add = (sticks: readonly ShelfStick[]) => {
+  const add = (items: readonly ShelfItem[]) => {
     try {
-      change((was) => addSticks(was, sticks));
+      change((was) => addItems(was, kind, items));
     } catch (error) {
       showError(error);
     }
   };
-  const remove = (stick: ShelfStick) => {
-    change((was) => removeStick(was, stick.id));
-    offerUndo(`“${stickName(stick)}” was taken off the shelf.`, () => add([stick]));
+  const remove = (item: ShelfItem) => {
+    change((was) => removeItem(was, kind, item.id));
+    offerUndo(`“${itemName(item)}” was taken off the shelf.`, () => add([item]));
   };
   return (
     <div className="mx-auto grid max-w-[100rem] gap-x-8 gap-y-4 px-4 py-4 sm:px-6 md:grid-cols-[minmax(0,1fr)_23rem]">
       <div className="min-w-0">
-        <Finding>{sticksSentence(shelf)}</Finding>
+        <Finding>{itemsSentence(shelf, kind)}</Finding>
         {here.length > 0 && (
           <div className="mb-3 bg-sheet">
             <Stave
               swatches={here.map(({ id, name, colour }) => ({ id, name, colour, share: null }))}
               scale={scale}
               height={120}
-              label={`${capital(several(here.length, 'stick'))} to hand, by value`}
+              label={`${capital(several(here.length, noun))} to hand, by value`}
             />
           </div>
         )}
-        {shelf.sticks.length > 0 && (
+        {shelf[kind].length > 0 && (
           <input
             type="search"
-            aria-label="Find sticks"
+            aria-label={`Find ${kind}`}
             placeholder="Name, number, set"
             value={find}
             maxLength={100}
@@ -67,47 +81,49 @@ export function SticksTab({ shelf, store }: TabProps) {
             className="mb-1 h-10 w-full border border-line bg-sheet px-2.5 placeholder:text-soft"
           />
         )}
-        {shelf.sticks.length > 0 && found.length === 0 && (
-          <p className="py-3 text-[15px]">No stick has these words.</p>
+        {shelf[kind].length > 0 && found.length === 0 && (
+          <p className="py-3 text-[15px]">No {noun} has these words.</p>
         )}
         <ul
-          aria-label="Sticks"
+          aria-label={capital(kind)}
           className="grid grid-cols-[minmax(0,1fr)] gap-x-6 border-t border-ink lg:grid-cols-2"
         >
-          {found.map((stick) => (
+          {found.map((item) => (
             <li
-              key={stick.id}
+              key={item.id}
               className="flex min-h-14 min-w-0 flex-wrap items-center gap-x-3 gap-y-1 border-b py-1"
             >
               <span
                 aria-hidden
                 className="block h-10 w-10 shrink-0"
-                style={{ background: hexFromOklab(stick.colour) }}
+                style={{ background: hexFromOklab(item.colour) }}
               />
               <span
-                className={`min-w-0 grow basis-40 leading-snug ${stick.standing === 'here' ? '' : 'text-soft italic'}`}
+                className={`min-w-0 grow basis-40 leading-snug ${item.standing === 'here' ? '' : 'text-soft italic'}`}
               >
-                <span className="block truncate text-[15px]" title={stickName(stick)}>
-                  {stickName(stick)}
+                <span className="block truncate text-[15px]" title={itemName(item)}>
+                  {itemName(item)}
                 </span>
                 <span className="block truncate text-sm text-soft">
-                  {`value ${valueWords(valueOfOklab(stick.colour), scale)}${stick.set ? `, ${stick.set}` : ''}`}
+                  {`value ${valueWords(valueOfOklab(item.colour), scale)}${item.set ? `, ${item.set}` : ''}`}
                 </span>
               </span>
               <span className="ml-auto flex shrink-0 items-center">
                 <Select
-                  label={`Where ${stickName(stick)} is`}
-                  value={stick.standing}
-                  options={STICK_STANDINGS.map((value) => ({
+                  label={`Where ${itemName(item)} is`}
+                  value={item.standing}
+                  options={ITEM_STANDINGS.map((value) => ({
                     value,
-                    title: STICK_STANDING_WORDS[value],
+                    title: ITEM_STANDING_WORDS[value],
                   }))}
-                  onChange={(standing) => change((was) => editStick(was, stick.id, { standing }))}
+                  onChange={(standing) =>
+                    change((was) => editItem(was, kind, item.id, { standing }))
+                  }
                 />
                 <Button
                   weight="quiet"
-                  aria-label={`Take ${stickName(stick)} off the shelf`}
-                  onClick={() => remove(stick)}
+                  aria-label={`Take ${itemName(item)} off the shelf`}
+                  onClick={() => remove(item)}
                 >
                   ×
                 </Button>
@@ -117,46 +133,54 @@ export function SticksTab({ shelf, store }: TabProps) {
         </ul>
       </div>
       <div className="min-w-0">
-        {here.length > 0 && (
+        {here.length > 0 && kind !== 'inks' && (
           <Section title="What lies to hand lacks">
-            <p className="text-[15px] leading-snug" data-testid="stick-gaps">
+            <p className="text-[15px] leading-snug" data-testid="gaps">
               {gapsSentence(here)}
             </p>
           </Section>
         )}
-        <AddStick onAdd={(stick) => add([stick])} />
+        <SheetPhoto kind={kind} onAdd={add} />
+        <AddItem kind={kind} onAdd={(item) => add([item])} />
         <CsvForm
-          fileName="Sticks.csv"
+          fileName={`${capital(kind)}.csv`}
           columns="name, set, number, colour (#4c5c75), where"
-          write={shelf.sticks.length > 0 ? () => tableOfSticks(shelf.sticks) : null}
+          write={shelf[kind].length > 0 ? () => tableOfItems(shelf[kind]) : null}
           read={(text) => {
-            const { sticks, problems } = sticksOfTable(text, newId);
-            if (sticks.length > 0) {
-              change((was) => addSticks(was, sticks));
-              say(`${capital(several(sticks.length, 'stick'))} added.`);
+            const { items, problems } = itemsOfTable(text, newId);
+            if (items.length > 0) {
+              change((was) => addItems(was, kind, items));
+              say(`${capital(several(items.length, noun))} added.`);
             }
             return problems;
           }}
         />
-        <StickCautions />
+        <TechniqueCautions medium={kind} />
       </div>
     </div>
   );
 }
 
-function sticksSentence({ sticks }: ShelfContent): string {
-  if (sticks.length === 0) return 'No sticks yet: bring a set in as a table, or stick by stick.';
-  const of = (standing: ShelfStick['standing']) =>
-    sticks.filter((stick) => stick.standing === standing).length;
+export const SticksTab = (props: TabProps) => <ItemsTab kind="sticks" {...props} />;
+export const PencilsTab = (props: TabProps) => <ItemsTab kind="pencils" {...props} />;
+export const InksTab = (props: TabProps) => <ItemsTab kind="inks" {...props} />;
+
+function itemsSentence(shelf: ShelfContent, kind: ItemKind): string {
+  const items = shelf[kind];
+  const noun = ITEM_NOUN[kind];
+  if (items.length === 0)
+    return `No ${kind} yet: bring a set in as a photographed sheet, as a table, or one by one.`;
+  const of = (standing: ShelfItem['standing']) =>
+    items.filter((item) => item.standing === standing).length;
   const parts = [
-    `${several(of('here'), 'stick')} to hand`,
+    `${several(of('here'), noun)} to hand`,
     ...(of('away') > 0 ? [`${count(of('away'))} not here today`] : []),
     ...(of('gone') > 0 ? [`${count(of('gone'))} worn down or lost`] : []),
   ];
   return `${capital(list(parts))}.`;
 }
 
-function gapsSentence(here: readonly ShelfStick[]): string {
+function gapsSentence(here: readonly ShelfItem[]): string {
   const gaps = stickGaps(here).map(gapWords);
   return gaps.length > 0
     ? `${capital(list(gaps))}.`

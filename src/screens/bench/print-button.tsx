@@ -9,7 +9,7 @@ export function PrintButton({ name, drawing }: { name: string; drawing: () => Dr
   const { printing, print } = usePrinted();
   const save = () => {
     const made = drawing();
-    void print(made, made.title, name);
+    void print([made], made.title, name);
   };
   return (
     <Button aria-label={`Save the ${name} as PDF`} disabled={printing} onClick={save}>

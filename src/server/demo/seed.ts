@@ -23,7 +23,7 @@ import { decodeWorking } from '../pictures/read-picture';
 import { refreshReading } from '../readings/refresh';
 import { createStudy, getStudy, restoreStudy, saveStudy } from '../studies/studies';
 import { contentOfBegun, readBegunPalettes } from './begun-palettes';
-import { withRecipes } from './demo-recipes';
+import { withLayers, withRecipes } from './demo-recipes';
 import { readDemoShelf, seedShelf } from './demo-shelf';
 import { demoId, readDemoPicture, readSearches, readStory, type StoryStudy } from './story';
 
@@ -93,7 +93,10 @@ async function seedStudy(entry: StoryStudy, onKeeping: () => void): Promise<void
         );
   const palette = brought.kind === 'new' ? was.document : await extracted(first, was.picture.id);
   const plain = await told(entry, palette, was.picture.id);
-  const document = entry.recipes ? withRecipes(plain, await readDemoShelf()) : plain;
+  const mixed = entry.recipes ? withRecipes(plain, await readDemoShelf()) : plain;
+  const document = entry.layers
+    ? withLayers(mixed, await readDemoShelf(), entry.layers.medium, entry.layers.owner)
+    : mixed;
   await saveStudy(id, was.revision, builtOn(document, entry));
   await refreshReading(id);
   const { swatches: all, ...built } = libraryFrom(document, id, was.picture);

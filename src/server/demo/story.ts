@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { z } from 'zod';
+import { LAYERED_MEDIA } from '@/core/mixing/medium-recipe';
 import { areaSchema } from '@/contracts/colour';
 import { librarySearchSchema } from '@/contracts/library-search';
 import { swatchChangeSchema } from '@/contracts/palette';
@@ -31,6 +32,8 @@ const storyStudySchema = z.object({
   roles: z.boolean().default(false),
   /** Whether its colours have been mixed from the illustrator's tubes, and the recipes kept. */
   recipes: z.boolean().default(false),
+  /** The medium that somebody of the town works in from it, and who: its recipes are kept. */
+  layers: z.object({ medium: z.enum(LAYERED_MEDIA), owner: z.string() }).optional(),
   /** The swatch, by its place from dark to light, that a ladder was built from after the libraries were saved. */
   ladder: z.number().int().optional(),
   libraries: z

@@ -2,7 +2,7 @@ import { fileNameFrom } from '@/core/file-name';
 import type { DemoEvent } from '@/contracts/demo';
 import { seedDemo } from '../demo/seed';
 import { guessRecord, keepAttempt } from '../drills/attempts';
-import { drawingPdf } from '../print/drawing-pdf';
+import { drawingsPdf } from '../print/drawing-pdf';
 import { download, inLines } from '../respond';
 import { getSettings, saveSettings } from '../settings/settings';
 import { drawerHandlers } from './drawers';
@@ -23,8 +23,12 @@ export const handlers: Handlers = {
   ...shelfHandlers,
   guessRecord: () => guessRecord(),
   keepAttempt: ({ body }) => keepAttempt(body),
-  printDrawing: async ({ body }) =>
-    download(await drawingPdf(body), 'application/pdf', fileNameFrom(body.title, '.pdf', 'plan')),
+  printDrawings: async ({ body }) =>
+    download(
+      await drawingsPdf(body),
+      'application/pdf',
+      fileNameFrom(body[0].title, '.pdf', 'plan'),
+    ),
   getSettings: () => getSettings(),
   saveSettings: ({ body }) => saveSettings(body),
   startDemo: async ({ request }) =>

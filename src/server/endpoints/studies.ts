@@ -1,5 +1,6 @@
 import type { PushEvent } from '@/contracts/push-request';
 import { pushOriginal } from '../pictures/push-original';
+import { studyPlates } from '../print/plates';
 import { printStudy } from '../print/prints';
 import { download, inLines } from '../respond';
 import { getSettings } from '../settings/settings';
@@ -35,6 +36,11 @@ export const studyHandlers = {
   async printStudy({ params, query }) {
     const { bytes, fileName } = await printStudy(params.id, query.paper);
     return download(bytes, 'application/pdf', fileName);
+  },
+
+  printPlates: async ({ params, body, request }) => {
+    const { bytes, fileName } = await studyPlates(params.id, body, request.signal);
+    return download(bytes, 'application/zip', fileName);
   },
 
   pushStudy: async ({ params, body, request }) =>

@@ -1,7 +1,7 @@
 import { inflateSync } from 'node:zlib';
 import type { Drawing, Mark } from '@/core/plan/drawing';
-import { drawingSchema } from '@/contracts/drawing';
-import { drawingPdf } from './drawing-pdf';
+import { drawingsSchema } from '@/contracts/drawing';
+import { drawingsPdf } from './drawing-pdf';
 import { MM } from './paper';
 
 const plain = { stroke: null, strokeWidth: 0 };
@@ -31,9 +31,11 @@ function drawn(bytes: Uint8Array): string {
 
 describe('a drawing on paper', () => {
   it('has the size of its paper, and shapes in their true size with even parts left out', async () => {
-    const bytes = await drawingPdf(
+    const bytes = await drawingsPdf([
       drawing([{ kind: 'path', d: 'M10 10L60 10L60 40L10 40Z', fill: '#7f7f7f', ...plain }]),
-    );
+      drawing([]),
+    ]);
+    expect(Buffer.from(bytes).toString('latin1')).toContain('/Count 2');
     const box =
       /MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/.exec(Buffer.from(bytes).toString('latin1')) ?? [];
     expect(Number(box[1])).toBeCloseTo(210 * MM, 1);
@@ -57,12 +59,12 @@ describe('a drawing on paper', () => {
     const xs = async (mark: Mark) => {
       const [, x] = /1 0 0 1 ([\d.-]+) [\d.-]+ Tm/.exec(
         drawn(
-          await drawingPdf(
+          await drawingsPdf([
             drawing([
               mark,
               { kind: 'line', x1: 0, y1: 0, x2: 9, y2: 9, stroke: '#000000', strokeWidth: 1 },
             ]),
-          ),
+          ]),
         ),
       ) as RegExpExecArray;
       return Number(x) / MM;
@@ -84,9 +86,11 @@ describe('a drawing on paper', () => {
     ];
     for (const mark of bad)
       expect(
-        drawingSchema.safeParse({ ...drawing([]), parts: [{ name: 'a', marks: [mark] }] }).success,
+        drawingsSchema.safeParse([{ ...drawing([]), parts: [{ name: 'a', marks: [mark] }] }])
+          .success,
       ).toBe(false);
-    expect(drawingSchema.safeParse({ ...drawing([]), width: 1e6 }).success).toBe(false);
-    expect(drawingSchema.safeParse(drawing([path as Mark])).success).toBe(true);
+    expect(drawingsSchema.safeParse([{ ...drawing([]), width: 1e6 }]).success).toBe(false);
+    expect(drawingsSchema.safeParse([]).success).toBe(false);
+    expect(drawingsSchema.safeParse([drawing([path as Mark])]).success).toBe(true);
   });
 });

@@ -2,10 +2,14 @@ import type { Drawing, Mark } from '@/core/plan/drawing';
 import { MM } from './paper';
 import { drawPdf, type Pen } from './pen';
 
-/** A drawing as a PDF on its own paper, vector, in its true size: the printer of every plan. */
-export function drawingPdf({ width, height, title, parts }: Drawing): Promise<Uint8Array> {
+/** Drawings as a PDF of as many pages, vector, in their true size on the paper of the first: the printer of every plan. */
+export function drawingsPdf(drawings: readonly Drawing[]): Promise<Uint8Array> {
+  const [{ width, height, title }] = drawings;
   return drawPdf({ width: width * MM, height: height * MM }, title, (pen) => {
-    for (const mark of parts.flatMap(({ marks }) => marks)) drawMark(pen, mark, width);
+    drawings.forEach(({ parts }, page) => {
+      if (page > 0) pen.newPage();
+      for (const mark of parts.flatMap(({ marks }) => marks)) drawMark(pen, mark, width);
+    });
     return Promise.resolve();
   });
 }

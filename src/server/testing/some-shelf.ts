@@ -18,6 +18,9 @@ export const someShelf = (...ids: string[]): ShelfContent => ({
   owner: '',
   bin: [],
   sticks: [],
+  pencils: [],
+  inks: [],
+  patches: [],
   tubes: ids.map((id) => someTube(id)),
   tries: [],
 });

@@ -1,4 +1,12 @@
 import { pigmentOf } from '@/core/mixing/pigments/pigments';
+import { overprints, separated, type Inks } from '@/core/mixing/inks';
+import { pencilOf } from '@/core/mixing/pencil-optics';
+import { pencilRecipes } from '@/core/mixing/pencil-recipes';
+import type { Pencil } from '@/core/mixing/pencils';
+import { PLATES_OF, type PlateLook, type Plates } from '@/core/mixing/plates';
+import { coveredParts, underpainting } from '@/core/mixing/underpainting';
+import { washRecipes } from '@/core/mixing/washes';
+import { copyPicture, pictureOf, type Picture } from '@/core/picture/picture';
 import { findRecipes, type Recipe } from '@/core/mixing/recipes';
 import { innerSet } from '@/core/mixing/inner-set';
 import { stickRecipes } from '@/core/mixing/sticks';
@@ -30,6 +38,50 @@ export const mixAnswers = {
     });
   },
 
+  pencilRecipes({ colours, pencils, blacks, white }) {
+    const set = pencils.map(({ id, colour, strength }) => pencilOf(id, colour, strength));
+    const only = new Set(blacks);
+    const settings = {
+      isBlack: ({ id }: Pencil) => only.has(id) && only.size < set.length,
+      white: set.find(({ id }) => id === white) ?? null,
+    };
+    return colours.map((colour) =>
+      pencilRecipes(colour, set, settings).map(({ layers, burnish, ...recipe }) => ({
+        ...recipe,
+        layers: layers.map(({ pencil, pressure }) => ({ pencil: pencil.id, pressure })),
+        burnish: burnish?.id ?? null,
+      })),
+    );
+  },
+
+  washRecipes({ colours, tubes }) {
+    const paints = tubesFrom(tubes);
+    return colours.map((colour) =>
+      washRecipes(colour, paints).map(({ steps, ...recipe }) => ({
+        ...recipe,
+        steps: steps.map(({ tube, ...step }) => ({ tube: tube.id, ...step })),
+      })),
+    );
+  },
+
+  separations: ({ colours, ...set }) => ({
+    colours: colours.map((colour) => separated(set, colour)),
+    overprints: overprints(set),
+  }),
+
+  proof: ({ look, ...set }, { images }) => copyPicture(platesFor(set, look, images.picture).proof),
+
+  plate({ look, ink, ...set }, { images }) {
+    const { width, height, plates } = platesFor(set, look, images.picture);
+    const plate = plates[Math.min(ink, plates.length - 1)];
+    const data = new Uint8ClampedArray(width * height * 4).fill(255);
+    plate.forEach((cover, pixel) => data.fill(255 - cover, pixel * 4, pixel * 4 + 3));
+    return pictureOf(width, height, data);
+  },
+
+  underpainting: ({ settings, count }, { images }) =>
+    underpainting(coveredParts(images.picture, images.pushed(settings)), count),
+
   stickRecipes: ({ colours, sticks }) => colours.map((colour) => stickRecipes(colour, sticks)),
 
   whichTubes: ({ wanted, tubes, most }) =>
@@ -56,6 +108,16 @@ export const mixAnswers = {
     return { own, more: more && { pigment: more.pigment.id, miss: more.miss } };
   },
 } satisfies Partial<Answers>;
+
+/** The plates that were made last, with what they were made of. */
+let printed: { key: string; picture: Picture; plates: Plates } | null = null;
+
+function platesFor(set: Inks, look: PlateLook, picture: Picture): Plates {
+  const key = JSON.stringify([set, look]);
+  if (printed?.key !== key || printed.picture !== picture)
+    printed = { key, picture, plates: PLATES_OF[look](set, picture) };
+  return printed.plates;
+}
 
 function tubesFrom(tubes: readonly WorkerTube[]): Tube[] {
   return tubes.map(({ id, pigments, K, S }) => ({

@@ -1,3 +1,4 @@
+export { platesJob } from './plates-job';
 export { pushJob } from './push-job';
 export { readJob } from './read-job';
 import { pushable } from '@/core/amplify/pushed';

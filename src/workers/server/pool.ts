@@ -4,6 +4,7 @@ import { Piscina } from 'piscina';
 import { DEFAULT_SQUINT } from '@/core/picture/squint';
 import type { Picture } from '@/core/picture/picture';
 import type { ReadingJob, ReadingResult } from './job';
+import type { MadePlates, PlatesJob } from './plates-job';
 import type { PushJob, PushSaid } from './push-job';
 import type { ReadJob, ReadJobResult } from './read-job';
 
@@ -29,6 +30,11 @@ function pool(): Piscina {
 
 export function runReading(job: ReadingJob, signal?: AbortSignal): Promise<ReadingResult> {
   return pool().run(job, { signal });
+}
+
+/** Makes a picture into plates in a worker. */
+export function runPlates(job: PlatesJob, signal?: AbortSignal): Promise<MadePlates> {
+  return pool().run(job, { name: 'platesJob', signal });
 }
 
 /** Pushes an original in a worker; `onShare` is told how much of it is done, 0–1. */

@@ -14,7 +14,7 @@ import { useDeskStore, useDocument, useStepView } from '../../desk-store';
 import { MIX_TABS, mixView, type MixTab } from './mix-view';
 import { MorningTab } from './morning-tab';
 import { RecipesTab } from './recipes-tab';
-import { SticksPanel } from './sticks-panel';
+import { LayeredPanel } from './media/layered-panel';
 import { TubesTab } from './tubes-tab';
 import { useMix, type MixTabProps } from './use-mix';
 
@@ -31,7 +31,7 @@ export function MixPanel() {
   return shelf ? <MixFromShelf shelf={shelf} /> : <Finding stale>Fetching what you have …</Finding>;
 }
 
-/** The study speaks one medium at a time; what was mixed in another stays with its swatches. */
+/** The study speaks one medium at a time; recipes of another stay with their swatches. */
 function MixFromShelf({ shelf: opened }: { shelf: Shelf }) {
   const store = useShelf(opened);
   const shelf = useStore(store, ({ history }) => history.present);
@@ -42,6 +42,8 @@ function MixFromShelf({ shelf: opened }: { shelf: Shelf }) {
       <div className="mb-2">
         <Choice
           label="Medium"
+          showLabel={false}
+          columns={3}
           value={medium}
           options={MEDIA.map((value) => ({ value, title: value }))}
           onChange={(next) => change((was) => ({ ...was, medium: next }))}
@@ -50,7 +52,7 @@ function MixFromShelf({ shelf: opened }: { shelf: Shelf }) {
       {medium === 'paint' ? (
         <PaintPanel shelf={shelf} store={store} />
       ) : (
-        <SticksPanel shelf={shelf} />
+        <LayeredPanel medium={medium} shelf={shelf} store={store} />
       )}
     </>
   );

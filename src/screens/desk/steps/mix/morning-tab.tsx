@@ -13,6 +13,7 @@ import { usePrinted } from '@/ui/use-printed';
 import { count } from '@/ui/words';
 import { useDocument, useStepView } from '../../desk-store';
 import { CanvasForm } from './canvas-form';
+import { Underpainting } from './media/underpainting';
 import { mixView } from './mix-view';
 import { TickRow } from './tick-row';
 import type { MixTabProps } from './use-mix';
@@ -22,7 +23,7 @@ const FILM_MM = { thin: 0.1, usual: 0.2, thick: 0.5 };
 const SPARE = 0.25;
 
 /** What to squeeze out for a canvas, and in which order its piles are mixed; a checklist, and a sheet to print. */
-export function MorningTab({ mix: { swatches, recipes, tubes } }: MixTabProps) {
+export function MorningTab({ mix: { swatches, recipes, tubes }, shelf }: MixTabProps) {
   const [{ width, height, film, nozzle }] = useStepView(mixView);
   const title = useDocument((document) => document.title);
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
@@ -61,11 +62,13 @@ export function MorningTab({ mix: { swatches, recipes, tubes } }: MixTabProps) {
   };
   const save = () =>
     void print(
-      morningDrawing(plan, {
-        title: `${title}: ${width} × ${height} cm, ${ml(plan.millilitres)}`,
-        tube: tubeNamed,
-        pile: pileNamed,
-      }),
+      [
+        morningDrawing(plan, {
+          title: `${title}: ${width} × ${height} cm, ${ml(plan.millilitres)}`,
+          tube: tubeNamed,
+          pile: pileNamed,
+        }),
+      ],
       title,
       'morning’s plan',
     );
@@ -122,6 +125,7 @@ export function MorningTab({ mix: { swatches, recipes, tubes } }: MixTabProps) {
           })}
         </ol>
       </Section>
+      <Underpainting shelf={shelf} medium="paint" />
       <CautionLines pigments={plan.squeezes.flatMap(({ tube }) => tube.pigments)} studio />
     </>
   );

@@ -64,7 +64,7 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
             weight="strong"
             className="mt-2"
             disabled={!made || printing}
-            onClick={() => made && void print(made.drawing, title, `${zones} values`)}
+            onClick={() => made && void print([made.drawing], title, `${zones} values`)}
           >
             {printing ? 'Printing …' : 'Save PDF'}
           </Button>

@@ -1,0 +1,30 @@
+'use client';
+
+import type { ComponentType } from 'react';
+import type { LayeredMedium } from '@/core/mixing/medium-recipe';
+import type { ShelfContent } from '@/contracts/shelf';
+import type { ShelfStore } from '@/materials/use-shelf';
+import { InksPanel } from './inks-panel';
+import { PencilsPanel } from './pencils-panel';
+import { ScreenPanel } from './screen-panel';
+import { SticksPanel } from './sticks-panel';
+import { WashesPanel } from './washes-panel';
+
+export interface MediumProps {
+  shelf: ShelfContent;
+  store: ShelfStore;
+}
+
+const PANELS: Readonly<Record<LayeredMedium, ComponentType<MediumProps>>> = {
+  sticks: SticksPanel,
+  pencils: PencilsPanel,
+  inks: InksPanel,
+  washes: WashesPanel,
+  screen: ScreenPanel,
+};
+
+/** Each colour of the palette in a medium that is laid in layers. */
+export function LayeredPanel({ medium, ...props }: MediumProps & { medium: LayeredMedium }) {
+  const Panel = PANELS[medium];
+  return <Panel {...props} />;
+}

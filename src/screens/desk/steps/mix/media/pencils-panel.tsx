@@ -1,0 +1,67 @@
+'use client';
+
+import { TechniqueCautions } from '@/materials/caution-lines';
+import { burnishing, isBlackPencil, layerSource } from '@/study/layer-source';
+import { ofPencils } from '@/study/medium-recipes';
+import { itemsHere } from '@/study/shelf-items';
+import { Finding } from '@/ui/panel-parts';
+import { several } from '@/ui/words';
+import { useAnswer } from '../../../use-answer';
+import { LayeredList } from './layered-list';
+import type { MediumProps } from './layered-panel';
+import { LayOut } from './lay-out';
+import { nearSentence } from './near-sentence';
+import { NothingHere } from './nothing-here';
+import { useLightFirst } from './use-light-first';
+
+/** Each colour in layers of pencil, with their pressures, and how the tooth fills. */
+export function PencilsPanel({ shelf, store }: MediumProps) {
+  const here = itemsHere(shelf, 'pencils');
+  const swatches = useLightFirst();
+  const { factorOf } = layerSource(shelf, 'pencils');
+  const { value, stale } = useAnswer<'pencilRecipes'>(
+    here.length > 0 && swatches.length > 0
+      ? {
+          kind: 'pencilRecipes',
+          colours: swatches.map(({ colour }) => colour),
+          pencils: here.map(({ id, colour }) => ({ id, colour, strength: factorOf(id) })),
+          blacks: here.filter(isBlackPencil).map(({ id }) => id),
+          white: burnishing(here)?.id ?? null,
+        }
+      : null,
+  );
+  if (here.length === 0) return <NothingHere kind="pencils" />;
+  const recipes =
+    value?.length === swatches.length
+      ? value.map((some) => some.map((one) => ofPencils(shelf, one)))
+      : null;
+  return (
+    <>
+      <Finding stale={stale || !recipes}>
+        {swatches.length === 0
+          ? 'No colours to lay yet: extract some, or pick them.'
+          : recipes
+            ? `${nearSentence(swatches, recipes, several(here.length, 'pencil'))}, in ${layersSentence(recipes.map(([best]) => best?.layers.length ?? 0))}.`
+            : 'Laying your pencils over one another …'}
+      </Finding>
+      <LayeredList
+        medium="pencils"
+        label="Pencils for each colour"
+        swatches={swatches}
+        recipes={recipes}
+        isStale={stale}
+        shelf={shelf}
+        store={store}
+      />
+      {recipes && swatches.length > 0 && (
+        <LayOut medium="pencils" swatches={swatches} recipes={recipes} shelf={shelf} />
+      )}
+      <TechniqueCautions medium="pencils" only={['fixative']} />
+    </>
+  );
+}
+
+function layersSentence(counts: readonly number[]): string {
+  const [least, most] = [Math.min(...counts), Math.max(...counts)];
+  return least === most ? several(most, 'layer') : `${least} to ${most} layers`;
+}

@@ -1,0 +1,78 @@
+'use client';
+
+import { stickCost, type StickRecipe } from '@/core/mixing/sticks';
+import { layerSource } from '@/study/layer-source';
+import { ofSticks } from '@/study/medium-recipes';
+import { itemsHere } from '@/study/shelf-items';
+import { Finding } from '@/ui/panel-parts';
+import { capital, count, several } from '@/ui/words';
+import { useAnswer } from '../../../use-answer';
+import { LayeredList } from './layered-list';
+import type { MediumProps } from './layered-panel';
+import { LayOut } from './lay-out';
+import { NothingHere } from './nothing-here';
+import { StickStages } from './stick-stages';
+import { Underpainting } from './underpainting';
+import { useLightFirst } from './use-light-first';
+
+/** A colour that costs more than this is another one: half a value step, or as much beside it. */
+const NEAR = 0.5;
+
+/** Each colour beside the stick that comes nearest, alone or lightly laid over, and what to lay out for the day. */
+export function SticksPanel({ shelf, store }: MediumProps) {
+  const here = itemsHere(shelf, 'sticks');
+  const swatches = useLightFirst();
+  const { factorOf } = layerSource(shelf, 'sticks');
+  const { value, stale } = useAnswer<'stickRecipes'>(
+    here.length > 0 && swatches.length > 0
+      ? {
+          kind: 'stickRecipes',
+          colours: swatches.map(({ colour }) => colour),
+          sticks: here.map(({ id, colour }) => ({ id, colour, cover: factorOf(id) })),
+        }
+      : null,
+  );
+  if (here.length === 0) return <NothingHere kind="sticks" />;
+  const found = value?.length === swatches.length ? value : null;
+  const recipes = found?.map((some) => some.map((one) => ofSticks(shelf, one))) ?? null;
+  return (
+    <>
+      <Finding stale={stale || !found}>
+        {swatches.length === 0
+          ? 'No colours to lay yet: extract some, or pick them.'
+          : found
+            ? nearSentence(found, swatches, here.length)
+            : 'Holding your sticks against the palette …'}
+      </Finding>
+      <LayeredList
+        medium="sticks"
+        label="Sticks for each colour"
+        swatches={swatches}
+        recipes={recipes}
+        isStale={stale}
+        shelf={shelf}
+        store={store}
+      />
+      <Underpainting shelf={shelf} medium="sticks" />
+      {found && recipes && swatches.length > 0 && (
+        <>
+          <StickStages swatches={swatches} recipes={found} sticks={here} />
+          <LayOut medium="sticks" swatches={swatches} recipes={recipes} shelf={shelf} />
+        </>
+      )}
+    </>
+  );
+}
+
+function nearSentence(
+  recipes: readonly (readonly StickRecipe[])[],
+  swatches: readonly { colour: StickRecipe['colour'] }[],
+  sticks: number,
+): string {
+  const near = recipes.filter(
+    ([best], i) => stickCost(swatches[i].colour, best.colour) <= NEAR,
+  ).length;
+  const alone = recipes.filter(([best]) => best.over === null).length;
+  const is = near === 1 ? 'is' : 'are';
+  return `${capital(count(near))} of ${several(recipes.length, 'colour')} ${is} near what ${several(sticks, 'stick')} can lay; ${count(alone)} by one stick alone.`;
+}

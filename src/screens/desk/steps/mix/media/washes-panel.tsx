@@ -1,0 +1,77 @@
+'use client';
+
+import Link from 'next/link';
+import { times } from '@/core/mixing/tube';
+import { layerSource } from '@/study/layer-source';
+import { ofWashes } from '@/study/medium-recipes';
+import { paletteTubes } from '@/study/shelf';
+import { Finding } from '@/ui/panel-parts';
+import { several } from '@/ui/words';
+import { useAnswer } from '../../../use-answer';
+import { workerTube } from '../use-mix';
+import { LayeredList } from './layered-list';
+import type { MediumProps } from './layered-panel';
+import { LayOut } from './lay-out';
+import { nearSentence } from './near-sentence';
+import { useLightFirst } from './use-light-first';
+
+/** Each colour in washes of the palette's tubes: how much water, how many layers, light to dark. */
+export function WashesPanel({ shelf, store }: MediumProps) {
+  const tubes = paletteTubes(shelf);
+  const swatches = useLightFirst();
+  const { factorOf } = layerSource(shelf, 'washes');
+  const { value, stale } = useAnswer<'washRecipes'>(
+    tubes.length > 0 && swatches.length > 0
+      ? {
+          kind: 'washRecipes',
+          colours: swatches.map(({ colour }) => colour),
+          tubes: tubes.map((tube) =>
+            workerTube({ ...tube, optics: times(tube.optics, factorOf(tube.id)) }),
+          ),
+        }
+      : null,
+  );
+  if (tubes.length === 0)
+    return (
+      <>
+        <Finding>No tube lies on your palette yet.</Finding>
+        <Link
+          href="/bench"
+          className="inline-flex min-h-10 items-center border border-ink bg-ink px-3 font-semibold text-sheet"
+        >
+          Put tubes on it, at the Bench
+        </Link>
+      </>
+    );
+  const recipes =
+    value?.length === swatches.length
+      ? value.map((some) => some.map((one) => ofWashes(shelf, one)))
+      : null;
+  return (
+    <>
+      <Finding stale={stale || !recipes}>
+        {swatches.length === 0
+          ? 'No colours to lay yet: extract some, or pick them.'
+          : recipes
+            ? `${nearSentence(swatches, recipes, `washes of ${several(tubes.length, 'tube')}`)}; each is as it looks dry.`
+            : 'Thinning your paints …'}
+      </Finding>
+      <p className="mb-2 text-sm leading-snug text-soft">
+        On white paper, light before dark. Wet, a wash looks up to a step darker: wait till it is
+        dry before the next.
+      </p>
+      <LayeredList
+        medium="washes"
+        label="Washes for each colour"
+        swatches={swatches}
+        recipes={recipes}
+        isStale={stale}
+        shelf={shelf}
+        store={store}
+      />
+      {recipes && swatches.length > 0 && (
+        <LayOut medium="washes" swatches={swatches} recipes={recipes} shelf={shelf} />
+      )}
+    </>
+  );
+}
