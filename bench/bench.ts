@@ -4,6 +4,7 @@
 import { benchDrawers } from './drawers';
 import { dropToPalette } from './drop';
 import { benchHidden } from './hidden';
+import { benchLayers } from './layers';
 import { benchMixing } from './mixing';
 import { benchOperations, photograph } from './operations';
 import { comparePalettes } from './palettes';
@@ -16,6 +17,7 @@ const PARTS: Record<string, () => Promise<unknown>> = {
   palettes: comparePalettes,
   drawers: async () => console.log(await benchDrawers()),
   mixing: async () => benchMixing(),
+  layers: async () => benchLayers(),
   wall: async () => console.log(await benchWall()),
 };
 

@@ -111,6 +111,11 @@ async function onBench(page: Page, check: (where: string) => Promise<void>): Pro
   await choose(page, 'Part of the bench', 'sticks');
   await expect(page.getByRole('list', { name: 'Sticks' })).toBeVisible();
   await check('Bench, sticks');
+  for (const kind of ['pencils', 'inks']) {
+    await choose(page, 'Part of the bench', kind);
+    await expect(page.getByTestId('finding')).toContainText(`${kind} to hand`);
+    await check(`Bench, ${kind}`);
+  }
 }
 
 test('a surround that is chosen is the whole page’s', async ({ page }) => {
@@ -148,6 +153,27 @@ test('no violation on the Wall and at the Desk, on any surround', async ({ page 
   await choose(page, 'Medium', 'sticks');
   await expect(page.getByTestId('finding')).toContainText('can lay');
   await hasNoViolation(page, 'Mix, sticks');
+  await page.getByText('Underpainting', { exact: true }).click();
+  await expect(
+    page.getByRole('list', { name: 'First colours' }).getByRole('listitem'),
+  ).not.toHaveCount(0);
+  await hasNoViolation(page, 'Mix, underpainting');
+  for (const medium of ['pencils', 'inks', 'washes', 'screen']) {
+    await choose(page, 'Medium', medium);
+    await expect(page.getByTestId('finding')).not.toContainText('…');
+    await page
+      .getByRole('list', { name: / for each colour$/ })
+      .getByRole('button')
+      .first()
+      .click();
+    await expect(page.getByTestId('layers')).toBeVisible();
+    await hasNoViolation(page, `Mix, ${medium}`);
+    await page
+      .getByRole('list', { name: / for each colour$/ })
+      .getByRole('button')
+      .first()
+      .click();
+  }
   await choose(page, 'Medium', 'paint');
   await toStep(page, 'Values');
   for (const tab of ['light', 'separation', 'form', 'focus', 'greys']) {

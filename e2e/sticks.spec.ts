@@ -49,7 +49,7 @@ test('a set of sticks is brought in, held against a palette and laid out', async
   await expect(sticks).toHaveCount(10);
   await expect(page.getByText(/Line 11 was left out: “red” is no colour/)).toBeVisible();
   await expect(finding(page)).toHaveText('Nine sticks to hand and one not here today.');
-  await expect(page.getByTestId('stick-gaps')).toContainText('no cool light over value 8.5');
+  await expect(page.getByTestId('gaps')).toContainText('no cool light over value 8.5');
   await page.getByLabel('Find sticks').fill('halves');
   await expect(sticks).toHaveCount(9);
   await page.getByLabel('Where 05 brick is').selectOption('worn down or lost');

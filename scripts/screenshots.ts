@@ -56,8 +56,21 @@ const SHOTS: Shot[] = [
     },
   },
   {
-    name: 'desk-depth',
-    take: (page) => openStudy(page, 'Summit in snow glare', 'step=values&tab=depth'),
+    name: 'desk-pencils',
+    take: async (page) => {
+      await openStudy(page, 'Slate terrace, evening', 'step=mix');
+      await page.getByRole('button', { name: /^dull dark violet \d/ }).click();
+      await page.getByTestId('tooth').waitFor();
+      await page.mouse.move(5, 5);
+    },
+  },
+  {
+    name: 'desk-inks',
+    take: async (page) => {
+      await openStudy(page, 'Talloch, the last season', 'step=mix&ink=proof&wipe=0.5');
+      await page.getByText(/Three inks make/).waitFor();
+      await page.waitForTimeout(2500);
+    },
   },
   {
     name: 'desk-mix',
@@ -87,10 +100,6 @@ const SHOTS: Shot[] = [
   {
     name: 'desk-hidden',
     take: (page) => openStudy(page, 'Fog at the passing loop', 'step=hidden&wipe=0.33'),
-  },
-  {
-    name: 'desk-hidden-map',
-    take: (page) => openStudy(page, 'Fog at the passing loop', 'step=hidden&lens=map'),
   },
   {
     name: 'desk-palette',

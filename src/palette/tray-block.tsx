@@ -46,8 +46,9 @@ export function TrayBlock({
   });
   const { settings } = useSettings();
   const value = valueOfOklab(swatch.colour);
+  const kept = swatch.recipe ?? swatch.mediumRecipes[0];
   const top = (1 - value / 10) * room;
-  const words = `${number}, ${swatch.name}, value ${valueWords(value, settings.scale)}${swatch.share === null ? '' : `, ${percent(swatch.share)}`}${swatch.role ? `, ${swatch.role}` : ''}${swatch.locked ? ', locked' : ''}${swatch.follows ? ', linked' : ''}${swatch.recipe ? ', with its recipe' : ''}`;
+  const words = `${number}, ${swatch.name}, value ${valueWords(value, settings.scale)}${swatch.share === null ? '' : `, ${percent(swatch.share)}`}${swatch.role ? `, ${swatch.role}` : ''}${swatch.locked ? ', locked' : ''}${swatch.follows ? ', linked' : ''}${kept ? ', with its recipe' : ''}`;
   return (
     <button
       ref={setNodeRef}
@@ -84,10 +85,10 @@ export function TrayBlock({
           background: hexFromOklab(swatch.colour),
         }}
       >
-        {swatch.recipe && (
+        {kept && (
           <span
             className="absolute inset-y-0 right-0 w-1/3 max-w-4 border-l border-sheet"
-            style={{ background: hexFromOklab(swatch.recipe.colour) }}
+            style={{ background: hexFromOklab(kept.colour) }}
           />
         )}
       </span>

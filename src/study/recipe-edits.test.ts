@@ -1,4 +1,5 @@
-import { keepRecipes, swatchRecipe } from './recipe-edits';
+import { forgetMediumRecipe, keepMediumRecipes, keepRecipes, swatchRecipe } from './recipe-edits';
+import { ofSticks, triedAs } from './medium-recipes';
 import { applyExtraction } from './edits';
 import { libraryFrom } from './library';
 import { moveColour } from './colour-edits';
@@ -79,5 +80,59 @@ describe('a recipe that is kept with its swatch', () => {
   it('goes along into a library', () => {
     const tray = keepRecipes(withTray(swatch('a', '#8090c0')), new Map([['a', recipe]]));
     expect(libraryFrom(tray, 'study', { hash: 'h' }).swatches[0].recipe).toEqual(recipe);
+  });
+});
+
+describe('recipes of other media', () => {
+  const laid = ofSticks(
+    {
+      ...shelf,
+      sticks: [
+        {
+          id: 's',
+          name: 'slate',
+          set: '',
+          number: '14',
+          colour: of('#4c5c75'),
+          standing: 'here',
+        },
+      ],
+    },
+    { stick: { id: 's', colour: of('#4c5c75') }, over: null, colour: of('#4c5c75'), cost: 0 },
+  );
+  const screen = {
+    medium: 'screen' as const,
+    owner: '',
+    colour: of('#4c5c75'),
+    tried: false,
+    layers: [{ item: '', name: 'base', hex: '#4c5c75', opacity: 1, mode: 'normal' as const }],
+  };
+
+  it('stay beside paint and one another when the medium is switched', () => {
+    const tray = keepRecipes(withTray(swatch('a', '#4c5c75')), new Map([['a', recipe]]));
+    const both = [laid, screen].reduce(
+      (was, one) => keepMediumRecipes(was, new Map([['a', one]])),
+      tray,
+    );
+    const [a] = both.palette.swatches;
+    expect(a.recipe).toEqual(recipe);
+    expect(a.mediumRecipes).toEqual([laid, screen]);
+    expect(laid.layers[0].name).toBe('14 slate');
+    const tried = triedAs(laid, { L: 1.0001, a: 0, b: 0 });
+    expect(tried).toMatchObject({ tried: true, colour: { L: 1 } });
+    const again = keepMediumRecipes(both, new Map([['a', tried]]));
+    expect(again.palette.swatches[0].mediumRecipes).toEqual([screen, tried]);
+    expect(forgetMediumRecipe(again, 'a', 'sticks').palette.swatches[0].mediumRecipes).toEqual([
+      screen,
+    ]);
+  });
+
+  it('go along into a library, and stay where an extraction finds the colour again', () => {
+    const tray = keepMediumRecipes(withTray(swatch('a', '#4c5c75')), new Map([['a', laid]]));
+    const { swatches } = libraryFrom(tray, 'study', { hash: 'h' });
+    expect(swatches[0].mediumRecipes).toEqual([laid]);
+    const found = [{ colour: of('#4d5d76'), share: 1, point: { x: 0.5, y: 0.5 } }];
+    const again = applyExtraction(tray, 1, found, [null], () => 'new');
+    expect(again.palette.swatches[0]).toMatchObject({ id: 'a', mediumRecipes: [laid] });
   });
 });

@@ -43,10 +43,20 @@ export function Section({ title, aside, children }: SectionProps) {
   );
 }
 
+interface FoldProps extends SectionProps {
+  open?: boolean;
+  /** Told whenever it is unfolded and folded. */
+  onToggle?: (open: boolean) => void;
+}
+
 /** A section for what is wanted now and then: folded until it is. */
-export function Fold({ title, aside, children, open = false }: SectionProps & { open?: boolean }) {
+export function Fold({ title, aside, children, open = false, onToggle }: FoldProps) {
   return (
-    <details className="group mb-1 border-b" open={open}>
+    <details
+      className="group mb-1 border-b"
+      open={open}
+      onToggle={({ currentTarget }) => onToggle?.(currentTarget.open)}
+    >
       <summary className="flex min-h-10 list-none items-center gap-1.5 text-sm [&::-webkit-details-marker]:hidden">
         <ChevronRight size={16} aria-hidden className="shrink-0 group-open:rotate-90" />
         <span className="font-semibold">{title}</span>

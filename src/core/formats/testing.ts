@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { Oklab } from '../colour/oklab';
 import { ROLES } from '../palette/proportion';
 import { anySrgb } from '../testing';
-import { anyMediumRecipes } from '../mixing/testing/any-medium-recipe';
+import { anyMediumRecipes } from '../mixing/medium-recipe-testing';
 import { bareSwatch, type FileSwatch, type LibraryFile } from './library-file';
 
 /** For tests: names in any script, with quotes, tabs, emoji and what ends comments, up to 200 characters. */

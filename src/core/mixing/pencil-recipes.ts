@@ -1,6 +1,6 @@
 import { ciede2000 } from '../colour/ciede2000';
 import { labFromOklab } from '../colour/cielab';
-import { oklabDistance, type Oklab } from '../colour/oklab';
+import { oklabDistance, oklchFromOklab, type Oklab } from '../colour/oklab';
 import { valueOfOklab } from '../colour/value';
 import {
   barePaper,
@@ -47,6 +47,9 @@ const BURNISHED = 60;
 /** A layer more has to bring a colour nearer by this. */
 const LAYER_COST = 0.4;
 const BLACK_VALUE = 2;
+/** OKLCH chroma under which a colour is a neutral, and how far off in hue a pencil is of its family, in degrees. */
+const NEUTRAL = 0.03;
+const LOCAL = 75;
 /** Of more pencils only the nearest are tried. */
 const MAX_TRIED = 120;
 
@@ -66,9 +69,21 @@ function nearest(target: Oklab, pencils: readonly Pencil[]): readonly Pencil[] {
     .map(({ pencil }) => pencil);
 }
 
+/** The pencils of a colour's own family; of a neutral all. */
+function localTo(target: Oklab, pencils: readonly Pencil[]): readonly Pencil[] {
+  const { C, h } = oklchFromOklab(target);
+  if (C < NEUTRAL) return pencils;
+  return pencils.filter((pencil) => {
+    const stroke = oklchFromOklab(
+      surfaceColour(withLayer(barePaper(), { pencil, pressure: 'full' })),
+    );
+    return stroke.C >= NEUTRAL && Math.abs(((stroke.h - h + 540) % 360) - 180) <= LOCAL;
+  });
+}
+
 /**
- * How to come near a colour in layers: pressure rises and never falls, since a full layer closes the tooth. A beam search
- * over pencils and pressures; the nearest before others. Throws a RangeError without pencils.
+ * How to come near a colour in layers: its own family first; pressure rises and never falls, since a full layer
+ * closes the tooth. A beam search over pencils and pressures; the nearest before others. Throws a RangeError without pencils.
  */
 export function pencilRecipes(
   target: Oklab,
@@ -104,7 +119,9 @@ export function pencilRecipes(
   const goOn = (some: readonly Attempt[]) =>
     some.filter(({ surface }) => surface.filled < WAX_FULL);
   const bare: Attempt = { layers: [], surface: barePaper(), miss: Infinity };
-  const first = extended([bare], usable);
+  // The local colour goes first: what mutes it comes between, and it comes again.
+  const local = localTo(target, usable);
+  const first = extended([bare], local.length > 0 ? local : usable);
   const second = extended(goOn(first).slice(0, FIRST_BEAM), usable);
   const found = [...first.slice(0, BEAM), ...(maxLayers > 1 ? second.slice(0, BEAM) : [])];
   // What helps in a third layer and on is among what the best two are made of.

@@ -26,9 +26,9 @@ it('first colours are of middle value and lean against what covers them', () => 
         expect(valueOfOklab(colour)).toBeLessThan(6.1);
         expect(lean).toBe(temperature(cover) > 0 ? 'cool' : 'warm');
         // What shows lies between the two in value, nearer to the cover.
-        const [under, over, seen] = [colour, cover, shows].map((one) => valueOfOklab(one));
-        expect(seen).toBeGreaterThanOrEqual(Math.min(under, over) - 0.02);
-        expect(seen).toBeLessThanOrEqual(Math.max(under, over) + 0.02);
+        const [under, over, between] = [colour, cover, shows].map((one) => valueOfOklab(one));
+        expect(between).toBeGreaterThanOrEqual(Math.min(under, over) - 0.02);
+        expect(between).toBeLessThanOrEqual(Math.max(under, over) + 0.02);
       }
     }),
   );

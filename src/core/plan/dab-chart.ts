@@ -1,4 +1,5 @@
 import type { Drawing, Mark } from './drawing';
+import { textMark } from './marks';
 
 /** A colour to be mixed and dabbed: what is foretold, and what it is mixed of, in a line each. */
 export interface DabCell {
@@ -31,7 +32,7 @@ const GREY = '#606060';
  * are longer than the sheet is wide go on below; what does not fit on the sheet is said at its foot.
  */
 export function dabChart(title: string, rows: readonly DabRow[]): Drawing {
-  const marks: Mark[] = [text(MARGIN, MARGIN + 5, title, 5, INK)];
+  const marks: Mark[] = [textMark(MARGIN, MARGIN + 5, title, 5, INK)];
   let y = MARGIN + 14;
   let left = 0;
   for (const { title: name, cells } of rows) {
@@ -41,13 +42,15 @@ export function dabChart(title: string, rows: readonly DabRow[]): Drawing {
         left += line.length;
         continue;
       }
-      marks.push(text(MARGIN, y, from === 0 ? name : `${name}, on`, 3.4, INK));
+      marks.push(textMark(MARGIN, y, from === 0 ? name : `${name}, on`, 3.4, INK));
       line.forEach((cell, i) => marks.push(...cellMarks(cell, MARGIN + i * (CELL + GAP), y + 2)));
       y += ROW;
     }
   }
   if (left > 0)
-    marks.push(text(MARGIN, HEIGHT - 8, `${left} colours more did not fit on this sheet`, 3, GREY));
+    marks.push(
+      textMark(MARGIN, HEIGHT - 8, `${left} colours more did not fit on this sheet`, 3, GREY),
+    );
   return { width: WIDTH, height: HEIGHT, title, parts: [{ name: 'chart', marks }] };
 }
 
@@ -58,10 +61,6 @@ function cellMarks({ hex, words }: DabCell, x: number, y: number): Mark[] {
     { ...field, y: y + DAB + 0.5, fill: null, stroke: GREY, strokeWidth: 0.2 },
     ...words
       .slice(0, MAX_WORDS)
-      .map((line, i) => text(x, y + 2 * DAB + 3.6 + i * LINE, line.slice(0, 24), TEXT, GREY)),
+      .map((line, i) => textMark(x, y + 2 * DAB + 3.6 + i * LINE, line.slice(0, 24), TEXT, GREY)),
   ];
-}
-
-function text(x: number, y: number, words: string, size: number, fill: string): Mark {
-  return { kind: 'text', x, y, words, size, fill, anchor: 'start' };
 }

@@ -1,6 +1,7 @@
 import { cautionSheetLines, MEDIUM_TECHNIQUES } from '../mixing/cautions';
 import type { LayeredMedium } from '../mixing/medium-recipe';
 import type { Drawing, Mark } from './drawing';
+import { boxMark, chipMark, textMark } from './marks';
 
 export interface LayOutItem {
   name: string;
@@ -30,7 +31,6 @@ const WIDTH = 210;
 const HEIGHT = 297;
 const MARGIN = 15;
 const BOTTOM = HEIGHT - MARGIN - 4;
-const BLACK = '#000000';
 const GREY = '#606060';
 const HAIR = '#b0b0b0';
 const LINE = 4.2;
@@ -54,10 +54,10 @@ export function layOutDrawings(sheet: LayOutSheet): Drawing[] {
       pages.room(ITEM);
       const y = pages.y;
       pages.add(
-        box(MARGIN, y, 3.5),
-        rect(MARGIN + 6, y - 0.8, 8, 5, hex),
-        text(MARGIN + 17, y + 3, name, 3.6),
-        text(WIDTH - MARGIN, y + 3, detail, 3.2, GREY, 'end'),
+        boxMark(MARGIN, y, 3.5),
+        chipMark(MARGIN + 6, y - 0.8, 8, 5, hex, HAIR),
+        textMark(MARGIN + 17, y + 3, name, 3.6),
+        textMark(WIDTH - MARGIN, y + 3, detail, 3.2, GREY, 'end'),
       );
       pages.y += ITEM;
     }
@@ -81,11 +81,11 @@ export function matchingDrawings({ title, medium, rows, cautions }: Omit<LayOutS
     const y = pages.y;
     const side = CHIP * 1.6;
     pages.add(
-      rect(MARGIN, y, side, side, hex),
-      ...[1, 2, 3].map((n) => box(MARGIN + n * (side + 3), y, side)),
-      text(MARGIN + 4 * (side + 3) + 2, y + 3.4, name, 3.6),
+      chipMark(MARGIN, y, side, side, hex, HAIR),
+      ...[1, 2, 3].map((n) => boxMark(MARGIN + n * (side + 3), y, side)),
+      textMark(MARGIN + 4 * (side + 3) + 2, y + 3.4, name, 3.6),
       ...lines.map((line, i) =>
-        text(MARGIN + 4 * (side + 3) + 2, y + 8 + i * LINE, line, 2.8, GREY),
+        textMark(MARGIN + 4 * (side + 3) + 2, y + 8 + i * LINE, line, 2.8, GREY),
       ),
       rule(MARGIN + 4 * (side + 3) + 2, y + height - 4),
     );
@@ -105,11 +105,11 @@ function drawRows(pages: Pages, rows: readonly LayOutRow[]): void {
     const y = pages.y;
     const left = MARGIN + 3 * CHIP + 7;
     pages.add(
-      rect(MARGIN, y, CHIP, CHIP, hex),
-      rect(MARGIN + CHIP, y, CHIP, CHIP, madeHex),
-      box(MARGIN + 2 * CHIP + 3, y, CHIP),
-      text(left, y + 3.4, name, 3.6),
-      ...lines.map((line, i) => text(left, y + 3.4 + (i + 1) * LINE, line, 3, GREY)),
+      chipMark(MARGIN, y, CHIP, CHIP, hex, HAIR),
+      chipMark(MARGIN + CHIP, y, CHIP, CHIP, madeHex, HAIR),
+      boxMark(MARGIN + 2 * CHIP + 3, y, CHIP),
+      textMark(left, y + 3.4, name, 3.6),
+      ...lines.map((line, i) => textMark(left, y + 3.4 + (i + 1) * LINE, line, 3, GREY)),
       rule(left, y + height - 2),
     );
     pages.y += height;
@@ -125,20 +125,20 @@ function drawCautions(
   pages.y += 2;
   for (const line of lines.flatMap((one) => broken(one, CAUTION_LETTERS))) {
     pages.room(LINE);
-    pages.add(text(MARGIN, pages.y + 3, line, 2.8, GREY));
+    pages.add(textMark(MARGIN, pages.y + 3, line, 2.8, GREY));
     pages.y += LINE;
   }
 }
 
 /** A4 after A4: what has no room goes onto the next. */
 function sheets(title: string) {
-  let marks: Mark[] = [text(MARGIN, MARGIN + 6, title, 6)];
+  let marks: Mark[] = [textMark(MARGIN, MARGIN + 6, title, 6)];
   const done: Mark[][] = [];
   const pages = {
     y: MARGIN + 12,
     add: (...some: Mark[]) => void marks.push(...some),
     words(words: string, size: number) {
-      marks.push(text(MARGIN, pages.y + 3, words, size));
+      marks.push(textMark(MARGIN, pages.y + 3, words, size));
       pages.y += size + 3;
     },
     room(height: number) {
@@ -158,7 +158,7 @@ function sheets(title: string) {
             name: 'sheet',
             marks: [
               ...own,
-              text(WIDTH - MARGIN, HEIGHT - 8, `${i + 1} of ${all.length}`, 3, GREY, 'end'),
+              textMark(WIDTH - MARGIN, HEIGHT - 8, `${i + 1} of ${all.length}`, 3, GREY, 'end'),
             ],
           },
         ],
@@ -180,39 +180,6 @@ export function broken(words: string, most: number): string[] {
   }
   return [...lines, line];
 }
-
-function text(
-  x: number,
-  y: number,
-  words: string,
-  size: number,
-  fill = BLACK,
-  anchor: 'start' | 'end' = 'start',
-): Mark {
-  return { kind: 'text', x, y, words: words.slice(0, 400), size, fill, anchor };
-}
-
-const rect = (x: number, y: number, width: number, height: number, fill: string): Mark => ({
-  kind: 'rect',
-  x,
-  y,
-  width,
-  height,
-  fill,
-  stroke: HAIR,
-  strokeWidth: 0.1,
-});
-
-const box = (x: number, y: number, side: number): Mark => ({
-  kind: 'rect',
-  x,
-  y,
-  width: side,
-  height: side,
-  fill: null,
-  stroke: BLACK,
-  strokeWidth: 0.25,
-});
 
 const rule = (x: number, y: number): Mark => ({
   kind: 'line',

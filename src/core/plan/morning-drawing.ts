@@ -2,6 +2,7 @@ import { cautionLines } from '../mixing/cautions';
 import type { MorningPlan, Pile } from '../mixing/morning-plan';
 import type { Tube } from '../mixing/tube';
 import type { Drawing, Mark } from './drawing';
+import { boxMark, chipMark, textMark } from './marks';
 
 /** What the sheet calls things, and shows them with. */
 export interface MorningNames {
@@ -13,7 +14,6 @@ export interface MorningNames {
 const WIDTH = 210;
 const HEIGHT = 297;
 const MARGIN = 15;
-const BLACK = '#000000';
 const GREY = '#606060';
 const CHIP = 6;
 const BOX = 3.5;
@@ -29,7 +29,7 @@ const BOTTOM = HEIGHT - MARGIN;
  * a box to tick. What does not fit on the sheet is said at its foot.
  */
 export function morningDrawing(plan: MorningPlan, names: MorningNames): Drawing {
-  const marks: Mark[] = [text(MARGIN, MARGIN + 6, names.title, 6)];
+  const marks: Mark[] = [textMark(MARGIN, MARGIN + 6, names.title, 6)];
   let y = MARGIN + 16;
   let left = 0;
   const room = (needed: number) => {
@@ -37,22 +37,25 @@ export function morningDrawing(plan: MorningPlan, names: MorningNames): Drawing 
     left++;
     return false;
   };
-  marks.push(text(MARGIN, y, 'Squeeze out, in true length', 4.2));
+  marks.push(textMark(MARGIN, y, 'Squeeze out, in true length', 4.2));
   y += 5;
   for (const { tube, millilitres, strip } of plan.squeezes) {
     const lines = Math.max(1, Math.ceil(strip / MAX_STRIP));
     if (!room(ROW + (lines - 1) * LINE)) continue;
     const { name, hex } = names.tube(tube);
-    marks.push(box(MARGIN, y), text(MARGIN + 6, y + 3.4, `${name}, ${ml(millilitres)}`, 3.6));
+    marks.push(
+      boxMark(MARGIN, y, BOX),
+      textMark(MARGIN + 6, y + 3.4, `${name}, ${ml(millilitres)}`, 3.6),
+    );
     for (let line = 0; line < lines; line++) {
       const length = Math.min(MAX_STRIP, strip - line * MAX_STRIP);
       const at = y + 2 + line * LINE;
-      marks.push(rect(MARGIN + 70, at - 1.2, length, 2.4, hex, GREY));
+      marks.push(chipMark(MARGIN + 70, at - 1.2, length, 2.4, hex, GREY));
     }
     y += ROW + (lines - 1) * LINE;
   }
   y += 6;
-  if (room(ROW)) marks.push(text(MARGIN, y, 'Piles, in this order', 4.2));
+  if (room(ROW)) marks.push(textMark(MARGIN, y, 'Piles, in this order', 4.2));
   y += 5;
   plan.piles.forEach((pile, i) => {
     if (!room(ROW + 2)) return;
@@ -64,10 +67,10 @@ export function morningDrawing(plan: MorningPlan, names: MorningNames): Drawing 
       ({ tube, millilitres }) => `${ml(millilitres)} ${names.tube(tube).name}`,
     );
     marks.push(
-      box(MARGIN, y + 1),
-      rect(MARGIN + 6, y, CHIP * 2, CHIP, hex),
-      text(MARGIN + 22, y + 2.4, `${i + 1}. ${name}, ${pileAmount(pile)}`, 3.6),
-      text(MARGIN + 22, y + 6.4, [...from, ...added].join(' + '), 3.2, GREY),
+      boxMark(MARGIN, y + 1, BOX),
+      chipMark(MARGIN + 6, y, CHIP * 2, CHIP, hex),
+      textMark(MARGIN + 22, y + 2.4, `${i + 1}. ${name}, ${pileAmount(pile)}`, 3.6),
+      textMark(MARGIN + 22, y + 6.4, [...from, ...added].join(' + '), 3.2, GREY),
     );
     y += ROW + 2;
   });
@@ -75,12 +78,12 @@ export function morningDrawing(plan: MorningPlan, names: MorningNames): Drawing 
   y += 4;
   for (const line of cautionLines(pigments)) {
     if (!room(LINE)) continue;
-    marks.push(text(MARGIN, y, line, 2.8, GREY));
+    marks.push(textMark(MARGIN, y, line, 2.8, GREY));
     y += LINE;
   }
   if (left > 0)
     marks.push(
-      text(
+      textMark(
         WIDTH - MARGIN,
         HEIGHT - 8,
         `${left} lines more did not fit on this sheet`,
@@ -91,46 +94,6 @@ export function morningDrawing(plan: MorningPlan, names: MorningNames): Drawing 
     );
   return { width: WIDTH, height: HEIGHT, title: names.title, parts: [{ name: 'plan', marks }] };
 }
-
-function text(
-  x: number,
-  y: number,
-  words: string,
-  size: number,
-  fill = BLACK,
-  anchor: 'start' | 'end' = 'start',
-): Mark {
-  return { kind: 'text', x, y, words, size, fill, anchor };
-}
-
-const rect = (
-  x: number,
-  y: number,
-  width: number,
-  height: number,
-  fill: string,
-  stroke: string | null = null,
-): Mark => ({
-  kind: 'rect',
-  x,
-  y,
-  width,
-  height,
-  fill,
-  stroke,
-  strokeWidth: 0.1,
-});
-
-const box = (x: number, y: number): Mark => ({
-  kind: 'rect',
-  x,
-  y,
-  width: BOX,
-  height: BOX,
-  fill: null,
-  stroke: BLACK,
-  strokeWidth: 0.25,
-});
 
 /** How much of a pile is mixed: for the picture, and for what is made from it. */
 export function pileAmount({ millilitres, forOthers }: Pile): string {

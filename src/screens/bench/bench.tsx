@@ -9,6 +9,7 @@ import { Choice } from '@/ui/choice';
 import { SavedAndUndo } from '@/ui/saved-and-undo';
 import { TopLine } from '@/ui/shell';
 import { useAddress } from '@/ui/use-address';
+import { useMedia } from '@/ui/use-media';
 import { benchCodec, BENCH_TABS, type BenchTab, type BenchView } from './bench-view';
 import { MixingRoom } from './mixing-room';
 import { ShelfHistory } from './shelf-history';
@@ -36,6 +37,10 @@ const TABS = {
   inks: InksTab,
 };
 
+/** Here the parts of the bench don't stand in one row. */
+const NARROW = '(width < 48rem)';
+const PHONE_COLUMNS = 4;
+
 /** What a painter works with, and what comes of mixing it. */
 export function Bench({ opened, view: first }: { opened: Shelf; view: BenchView }) {
   const store = useShelf(opened);
@@ -44,6 +49,7 @@ export function Bench({ opened, view: first }: { opened: Shelf; view: BenchView 
   const look = (part: Partial<BenchView>) => setView((was) => ({ ...was, ...part }));
   useAddress(addressOf(benchCodec, view));
   const Tab = TABS[view.tab];
+  const isNarrow = useMedia(NARROW);
   return (
     <div className="min-h-screen bg-panel">
       <TopLine>
@@ -57,6 +63,7 @@ export function Bench({ opened, view: first }: { opened: Shelf; view: BenchView 
             <Choice
               label="Part of the bench"
               showLabel={false}
+              columns={isNarrow ? PHONE_COLUMNS : undefined}
               value={view.tab}
               options={BENCH_TABS.map((value) => ({ value, title: TAB_TITLES[value] }))}
               onChange={(tab) => look({ tab })}

@@ -134,7 +134,7 @@ export function SheetPhoto({ kind, onAdd }: Props) {
         <p className="mt-1 text-[15px] leading-snug" aria-live="polite" data-testid="sheet-finding">
           {strokes && foundSentence(strokes)}
         </p>
-        <div className="mt-1 grid grid-cols-[minmax(0,1fr)_5rem] gap-2">
+        <div className="mt-1 grid grid-cols-[minmax(0,1fr)_6.5rem] gap-2">
           <TextField
             label="Name of the set"
             value={set}
@@ -142,7 +142,7 @@ export function SheetPhoto({ kind, onAdd }: Props) {
             onChange={(event) => setSet(event.target.value)}
           />
           <TextField
-            label="Numbers from"
+            label="First number"
             inputMode="numeric"
             value={first}
             maxLength={6}

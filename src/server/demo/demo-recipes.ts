@@ -8,7 +8,7 @@ import { findRecipes } from '@/core/mixing/recipes';
 import { stickRecipes } from '@/core/mixing/sticks';
 import type { ShelfContent } from '@/contracts/shelf';
 import type { StudyDocument } from '@/contracts/study';
-import { burnishing } from '@/study/layer-source';
+import { burnishing, isBlackPencil } from '@/study/layer-source';
 import { ofInks, ofPencils, ofSticks } from '@/study/medium-recipes';
 import { keepMediumRecipes, keepRecipes, swatchRecipe } from '@/study/recipe-edits';
 import { paletteTubes } from '@/study/shelf';
@@ -61,9 +61,11 @@ function layersIn(
       const here = itemsHere(shelf, 'pencils');
       const pencils = here.map(({ id, colour }) => pencilOf(id, colour));
       const white = burnishing(here);
+      const blacks = new Set(here.filter(isBlackPencil).map(({ id }) => id));
       return (colour) => {
         const [best] = pencilRecipes(colour, pencils, {
           count: 1,
+          isBlack: ({ id }) => blacks.has(id),
           white: pencils.find(({ id }) => id === white?.id) ?? null,
         });
         const layers = best.layers.map(({ pencil, pressure }) => ({ pencil: pencil.id, pressure }));

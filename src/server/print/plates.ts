@@ -114,7 +114,6 @@ function platePng(plate: Uint8Array, { width, height }: MadePlates): Promise<Buf
     raw: { width, height, channels: 1 },
   })
     .toColourspace('b-w')
-    .withMetadata({ density: PLATE_DPI })
     .png({ compressionLevel: 9 })
     .toBuffer();
 }

@@ -1,5 +1,19 @@
 import type { Oklab } from '@/core/colour/oklab';
-import { CAUTION_LINES, CAUTION_SOURCE, cautionsOf, STUDIO_CAUTIONS } from '@/core/mixing/cautions';
+import fc from 'fast-check';
+import {
+  CAUTION_LINES,
+  CAUTION_SOURCE,
+  cautionsOf,
+  MEDIUM_TECHNIQUES,
+  STUDIO_CAUTIONS,
+} from '@/core/mixing/cautions';
+import {
+  LAYERED_MEDIA,
+  mediumRecipeWords,
+  type LayeredMedium,
+  type MediumRecipe,
+} from '@/core/mixing/medium-recipe';
+import { anyMediumRecipe } from '@/core/mixing/medium-recipe-testing';
 import { PIGMENTS } from '@/core/mixing/pigments/pigments';
 import type { SwatchRecipe } from '@/core/mixing/swatch-recipe';
 import { escapeXml } from '@/core/formats/xml-text';
@@ -94,6 +108,29 @@ it.each(PIGMENTS.map(({ id }) => id))(
       expect(html).toContain(escapeXml(CAUTION_LINES[caution]));
     }
     expect(html).toContain(escapeXml(CAUTION_SOURCE));
+  },
+);
+
+const layered = (medium: LayeredMedium): MediumRecipe =>
+  fc.sample(anyMediumRecipe, { numRuns: 200, seed: 7 }).find((recipe) => recipe.medium === medium)!;
+
+it.each(LAYERED_MEDIA)(
+  '%s: the layers stand on the sheet and the page, with what the ways of working ask for',
+  async (medium) => {
+    const recipe = { ...layered(medium), owner: 'Nessa Corrigane' };
+    const swatches = [{ ...withRecipe(null), mediumRecipes: [recipe] }];
+    const { text, rules } = await written(swatches, 'a4');
+    const html = pageOf(swatches);
+    expect(rules).toHaveLength(0);
+    expect(text).toContain(`(${medium} of Nessa Corrigane`);
+    expect(html).toContain(escapeXml(mediumRecipeWords(recipe)));
+    for (const technique of MEDIUM_TECHNIQUES[medium]) {
+      expect(text).toContain(CAUTION_LINES[technique]);
+      expect(html).toContain(escapeXml(CAUTION_LINES[technique]));
+    }
+    const asks = MEDIUM_TECHNIQUES[medium].length > 0 || medium === 'washes';
+    expect(text.includes(CAUTION_SOURCE)).toBe(asks);
+    expect(html.includes(escapeXml(CAUTION_SOURCE))).toBe(asks);
   },
 );
 

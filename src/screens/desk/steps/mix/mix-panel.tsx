@@ -1,7 +1,6 @@
 'use client';
 
 import { useQuery } from '@tanstack/react-query';
-import Link from 'next/link';
 import { useStore } from 'zustand';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { Shelf } from '@/contracts/shelf';
@@ -13,6 +12,7 @@ import { queryFor } from '@/ui/queries';
 import { useDeskStore, useDocument, useStepView } from '../../desk-store';
 import { MIX_TABS, mixView, type MixTab } from './mix-view';
 import { MorningTab } from './morning-tab';
+import { NoTubes } from './no-tubes';
 import { RecipesTab } from './recipes-tab';
 import { LayeredPanel } from './media/layered-panel';
 import { TubesTab } from './tubes-tab';
@@ -39,7 +39,7 @@ function MixFromShelf({ shelf: opened }: { shelf: Shelf }) {
   const { change } = useDeskStore().getState();
   return (
     <>
-      <div className="mb-2">
+      <div className="mb-3">
         <Choice
           label="Medium"
           showLabel={false}
@@ -61,18 +61,7 @@ function MixFromShelf({ shelf: opened }: { shelf: Shelf }) {
 function PaintPanel({ shelf, store }: Pick<MixTabProps, 'shelf' | 'store'>) {
   const [{ tab }, look] = useStepView(mixView);
   const mix = useMix(shelf);
-  if (mix.onPalette.length === 0)
-    return (
-      <>
-        <Finding>No tube lies on your palette yet.</Finding>
-        <Link
-          href="/bench"
-          className="inline-flex min-h-10 items-center border border-ink bg-ink px-3 font-semibold text-sheet"
-        >
-          Put tubes on it, at the Bench
-        </Link>
-      </>
-    );
+  if (mix.onPalette.length === 0) return <NoTubes />;
   const Tab = TABS[tab];
   return (
     <>

@@ -17,7 +17,7 @@ import { useAnswer } from '../../../use-answer';
 import { INK_LENSES, mixView } from '../mix-view';
 import { DEFAULT_PAPER, inkSet } from './ink-set';
 import { LayeredList } from './layered-list';
-import type { MediumProps } from './layered-panel';
+import type { MediumProps } from './medium-props';
 import { NothingHere } from './nothing-here';
 import { PlatesForm } from './plates-form';
 import { useLightFirst } from './use-light-first';
@@ -84,7 +84,7 @@ export function InksPanel({ shelf, store }: MediumProps) {
           ))}
         </div>
       )}
-      <Fold title="Inks and paper" aside={list(set.items.map(itemName))}>
+      <Fold title="Inks and paper" aside={several(set.items.length, 'ink')}>
         {here.map((item) => {
           const isOn = ids.includes(item.id);
           return (
@@ -150,5 +150,5 @@ export function InksPanel({ shelf, store }: MediumProps) {
 function lostWords(lost: readonly { name: string }[]): string {
   return lost.length === 0
     ? 'no colour of the palette is lost.'
-    : `lost ${lost.length === 1 ? 'is' : 'are'} ${list(lost.map(({ name }) => name))}.`;
+    : `${list(lost.map(({ name }) => name))} ${lost.length === 1 ? 'is' : 'are'} lost.`;
 }

@@ -20,7 +20,7 @@ import { missWords } from '@/ui/miss-words';
 import { offerUndo } from '@/ui/notices';
 import { useSettings } from '@/ui/settings';
 import { useDeskStore } from '../../../desk-store';
-import type { MediumProps } from './layered-panel';
+import type { MediumProps } from './medium-props';
 import { ToothDrawing } from './tooth-drawing';
 
 interface Props extends MediumProps {
@@ -63,9 +63,7 @@ export function LayeredDetails({ swatch, recipe, shelf, store }: Props) {
       </ol>
       {recipe.medium === 'pencils' && <ToothDrawing recipe={recipe} source={source} />}
       {corrected > 0 && (
-        <p className="mb-2 text-sm text-soft">
-          Corrected by {corrected} of your {corrected === 1 ? 'patches' : 'patches'}.
-        </p>
+        <p className="mb-2 text-sm text-soft">Corrected by {corrected} of your patches.</p>
       )}
       {kept && (
         <p className="mb-2 text-[15px] leading-snug" data-testid="kept-recipe">

@@ -6,8 +6,9 @@ import { keepMediumRecipes } from '@/study/recipe-edits';
 import { Button } from '@/ui/button';
 import { say } from '@/ui/notices';
 import { useDesk, useDeskStore } from '../../../desk-store';
+import { LayOut } from './lay-out';
 import { LayeredRow } from './layered-row';
-import type { MediumProps } from './layered-panel';
+import type { MediumProps } from './medium-props';
 
 interface Props extends MediumProps {
   medium: LayeredMedium;
@@ -19,7 +20,7 @@ interface Props extends MediumProps {
   isStale: boolean;
 }
 
-/** Each colour beside what its layers come to; opened, how they are laid. */
+/** Each colour beside what its layers come to; opened, how they are laid; and sheets to print. */
 export function LayeredList({ medium, label, swatches, recipes, isStale, shelf, store }: Props) {
   const selected = useDesk((state) => state.selected);
   const { set, change } = useDeskStore().getState();
@@ -57,6 +58,9 @@ export function LayeredList({ medium, label, swatches, recipes, isStale, shelf, 
           />
         ))}
       </ul>
+      {recipes && swatches.length > 0 && medium !== 'screen' && (
+        <LayOut medium={medium} swatches={swatches} recipes={recipes} shelf={shelf} />
+      )}
     </>
   );
 }

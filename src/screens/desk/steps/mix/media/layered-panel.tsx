@@ -2,18 +2,12 @@
 
 import type { ComponentType } from 'react';
 import type { LayeredMedium } from '@/core/mixing/medium-recipe';
-import type { ShelfContent } from '@/contracts/shelf';
-import type { ShelfStore } from '@/materials/use-shelf';
 import { InksPanel } from './inks-panel';
+import type { MediumProps } from './medium-props';
 import { PencilsPanel } from './pencils-panel';
 import { ScreenPanel } from './screen-panel';
 import { SticksPanel } from './sticks-panel';
 import { WashesPanel } from './washes-panel';
-
-export interface MediumProps {
-  shelf: ShelfContent;
-  store: ShelfStore;
-}
 
 const PANELS: Readonly<Record<LayeredMedium, ComponentType<MediumProps>>> = {
   sticks: SticksPanel,

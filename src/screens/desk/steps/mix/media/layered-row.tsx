@@ -2,12 +2,13 @@
 
 import { useEffect, useRef, useState } from 'react';
 import { layerWords, type LayeredMedium, type MediumRecipe } from '@/core/mixing/medium-recipe';
+import { formLayers } from '@/core/mixing/screen-layers';
 import type { TraySwatch } from '@/contracts/study';
 import { missWords } from '@/ui/miss-words';
 import { useSettings } from '@/ui/settings';
 import { OtherRecipe, PairRow } from '../mixture-rows';
 import { LayeredDetails } from './layered-details';
-import type { MediumProps } from './layered-panel';
+import type { MediumProps } from './medium-props';
 
 interface Props extends MediumProps {
   medium: LayeredMedium;
@@ -37,13 +38,21 @@ export function LayeredRow({ medium, swatch, recipes, shelf, store, isOpen, onOp
         isOpen={isOpen}
         onOpen={onOpen}
       >
-        <span className={`block text-sm leading-snug ${isOpen ? '' : 'line-clamp-3'}`}>
-          {recipe
-            ? words(recipe)
-            : recipes
-              ? 'nothing: the paper itself comes nearest'
-              : 'looking …'}
-        </span>
+        {recipe?.medium === 'screen' ? (
+          <span aria-hidden className="mt-1 flex">
+            {formLayers(swatch.colour).map(({ part, comesTo }) => (
+              <span key={part} className="block h-5 w-8" style={{ background: comesTo }} />
+            ))}
+          </span>
+        ) : (
+          <span className={`text-sm leading-snug ${isOpen ? 'block' : 'line-clamp-3'}`}>
+            {recipe
+              ? words(recipe)
+              : recipes
+                ? 'nothing: the paper itself comes nearest'
+                : 'looking …'}
+          </span>
+        )}
         {recipe && medium !== 'screen' && (
           <span className="block text-sm leading-snug text-soft">
             {missWords(swatch.colour, recipe.colour, scale)}

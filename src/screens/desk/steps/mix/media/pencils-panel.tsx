@@ -8,8 +8,7 @@ import { Finding } from '@/ui/panel-parts';
 import { several } from '@/ui/words';
 import { useAnswer } from '../../../use-answer';
 import { LayeredList } from './layered-list';
-import type { MediumProps } from './layered-panel';
-import { LayOut } from './lay-out';
+import type { MediumProps } from './medium-props';
 import { nearSentence } from './near-sentence';
 import { NothingHere } from './nothing-here';
 import { useLightFirst } from './use-light-first';
@@ -53,9 +52,6 @@ export function PencilsPanel({ shelf, store }: MediumProps) {
         shelf={shelf}
         store={store}
       />
-      {recipes && swatches.length > 0 && (
-        <LayOut medium="pencils" swatches={swatches} recipes={recipes} shelf={shelf} />
-      )}
       <TechniqueCautions medium="pencils" only={['fixative']} />
     </>
   );

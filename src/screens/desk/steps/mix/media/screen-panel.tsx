@@ -5,7 +5,7 @@ import { ofScreen } from '@/study/medium-recipes';
 import { Finding } from '@/ui/panel-parts';
 import { capital, several } from '@/ui/words';
 import { LayeredList } from './layered-list';
-import type { MediumProps } from './layered-panel';
+import type { MediumProps } from './medium-props';
 import { useLightFirst } from './use-light-first';
 
 /** Each colour as layers for who paints on a screen. */

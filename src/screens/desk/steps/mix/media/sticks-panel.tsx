@@ -8,8 +8,7 @@ import { Finding } from '@/ui/panel-parts';
 import { capital, count, several } from '@/ui/words';
 import { useAnswer } from '../../../use-answer';
 import { LayeredList } from './layered-list';
-import type { MediumProps } from './layered-panel';
-import { LayOut } from './lay-out';
+import type { MediumProps } from './medium-props';
 import { NothingHere } from './nothing-here';
 import { StickStages } from './stick-stages';
 import { Underpainting } from './underpainting';
@@ -54,11 +53,8 @@ export function SticksPanel({ shelf, store }: MediumProps) {
         store={store}
       />
       <Underpainting shelf={shelf} medium="sticks" />
-      {found && recipes && swatches.length > 0 && (
-        <>
-          <StickStages swatches={swatches} recipes={found} sticks={here} />
-          <LayOut medium="sticks" swatches={swatches} recipes={recipes} shelf={shelf} />
-        </>
+      {found && swatches.length > 0 && (
+        <StickStages swatches={swatches} recipes={found} sticks={here} />
       )}
     </>
   );

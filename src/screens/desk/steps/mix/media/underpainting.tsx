@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { isPushed } from '@/core/amplify/push';
 import { hexFromOklab } from '@/core/colour/hex';
 import { colourName } from '@/core/colour/name';
-import { stickCost } from '@/core/mixing/sticks';
+import type { Oklab } from '@/core/colour/oklab';
 import type { FirstColour } from '@/core/mixing/underpainting';
 import { TechniqueCautions } from '@/materials/caution-lines';
 import type { ShelfContent } from '@/contracts/shelf';
@@ -23,6 +23,9 @@ import { usePalette } from '../../../use-palette';
 /** How far quiet colours are brought up where the study strengthens nothing yet. */
 const USUAL_PUSH = { lift: 0, quiet: 0.3, spread: 0.5, cast: 'global' } as const;
 
+/** What hue and strength count against lightness, where a stick is chosen to lie under others. */
+const LEAN_WEIGHT = 3;
+
 interface Props {
   shelf: ShelfContent;
   medium: 'sticks' | 'paint';
@@ -32,11 +35,9 @@ interface Props {
 export function Underpainting({ shelf, medium }: Props) {
   const [isOpen, setOpen] = useState(false);
   return (
-    <div onToggle={(event) => setOpen((event.target as HTMLDetailsElement).open)}>
-      <Fold title="Underpainting" aside="from the strengthened picture">
-        {isOpen && <FirstColours shelf={shelf} medium={medium} />}
-      </Fold>
-    </div>
+    <Fold title="Underpainting" aside="from what hides" onToggle={setOpen}>
+      {isOpen && <FirstColours shelf={shelf} medium={medium} />}
+    </Fold>
   );
 }
 
@@ -52,10 +53,16 @@ function FirstColours({ shelf, medium }: Props) {
     count,
   });
   const sticks = itemsHere(shelf, 'sticks');
-  const stickFor = ({ colour }: FirstColour) =>
+  // Here the lean counts before the value.
+  const away = ({ colour }: FirstColour, stick: Oklab) =>
+    Math.hypot(
+      stick.L - colour.L,
+      LEAN_WEIGHT * (stick.a - colour.a),
+      LEAN_WEIGHT * (stick.b - colour.b),
+    );
+  const stickFor = (first: FirstColour) =>
     sticks.reduce<(typeof sticks)[number] | null>(
-      (best, one) =>
-        best && stickCost(colour, best.colour) <= stickCost(colour, one.colour) ? best : one,
+      (best, one) => (best && away(first, best.colour) <= away(first, one.colour) ? best : one),
       null,
     );
   const add = () =>

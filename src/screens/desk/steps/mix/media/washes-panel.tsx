@@ -1,17 +1,16 @@
 'use client';
 
-import Link from 'next/link';
 import { times } from '@/core/mixing/tube';
 import { layerSource } from '@/study/layer-source';
 import { ofWashes } from '@/study/medium-recipes';
 import { paletteTubes } from '@/study/shelf';
 import { Finding } from '@/ui/panel-parts';
 import { several } from '@/ui/words';
+import { NoTubes } from '../no-tubes';
 import { useAnswer } from '../../../use-answer';
 import { workerTube } from '../use-mix';
 import { LayeredList } from './layered-list';
-import type { MediumProps } from './layered-panel';
-import { LayOut } from './lay-out';
+import type { MediumProps } from './medium-props';
 import { nearSentence } from './near-sentence';
 import { useLightFirst } from './use-light-first';
 
@@ -31,18 +30,7 @@ export function WashesPanel({ shelf, store }: MediumProps) {
         }
       : null,
   );
-  if (tubes.length === 0)
-    return (
-      <>
-        <Finding>No tube lies on your palette yet.</Finding>
-        <Link
-          href="/bench"
-          className="inline-flex min-h-10 items-center border border-ink bg-ink px-3 font-semibold text-sheet"
-        >
-          Put tubes on it, at the Bench
-        </Link>
-      </>
-    );
+  if (tubes.length === 0) return <NoTubes />;
   const recipes =
     value?.length === swatches.length
       ? value.map((some) => some.map((one) => ofWashes(shelf, one)))
@@ -69,9 +57,6 @@ export function WashesPanel({ shelf, store }: MediumProps) {
         shelf={shelf}
         store={store}
       />
-      {recipes && swatches.length > 0 && (
-        <LayOut medium="washes" swatches={swatches} recipes={recipes} shelf={shelf} />
-      )}
     </>
   );
 }

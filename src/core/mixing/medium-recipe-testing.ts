@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import type { MediumRecipe } from '../medium-recipe';
-import { STROKES } from '../medium-recipe';
-import { BLEND_MODES } from '../screen-layers';
+import type { MediumRecipe } from './medium-recipe';
+import { STROKES } from './medium-recipe';
+import { BLEND_MODES } from './screen-layers';
 
 const share = fc.double({ min: 0, max: 1, noNaN: true });
 const signed = fc.double({ min: -0.4, max: 0.4, noNaN: true });
