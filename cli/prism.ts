@@ -2,11 +2,13 @@ import { readFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { FORMATS } from '../src/core/formats/formats';
 import { MAX_RECIPE_TUBES } from '../src/core/mixing/recipes';
+import { MOODS } from '../src/core/transfer/moods';
 import { LEANS } from '../src/core/palette/lean';
 import { amplify, hiddenReport, WAY_NAMES } from './amplify';
 import { convert, ConvertError } from './convert';
 import { mixReport, pigmentReport, recipeReport } from './mix';
 import { measureReport, paletteReport } from './reports';
+import { mood, MODES, transfer } from './transfer';
 
 const HELP = `prism: Bold Prism's measures on the command line
 
@@ -24,6 +26,11 @@ const HELP = `prism: Bold Prism's measures on the command line
   prism recipe HEX --tubes LIST          how to mix a colour from some pigments, as PW6,PB29,PY35; --most N
                                          tubes in one, from 1 to 4
   prism pigments                         every pigment that is known, as JSON
+  prism transfer PICTURE --palette FILE --out FILE
+                                         the picture in the colours of a swatch library, its values held, as PNG; --mode
+                                         strict: nothing but these colours
+  prism mood PICTURE --mood MOOD --out FILE
+                                         the same scene in another mood, as PNG; MOOD: ${MOODS.join(', ')}
 
 PICTURE is a JPEG, PNG, WebP, AVIF, TIFF or GIF file. Exit code 2: a call or a file that can't be read.`;
 
@@ -97,6 +104,20 @@ const COMMANDS: Record<string, Command> = {
     },
   },
   pigments: { takes: [], given: [], run: () => pigmentReport() },
+  transfer: ofPicture(
+    ['palette', 'mode', 'out'],
+    async (bytes, { palette, mode = 'held', out }) => {
+      if (palette === undefined)
+        throw new BadCall('transfer needs --palette FILE, a swatch library');
+      if (out === undefined) throw new BadCall('transfer needs --out FILE');
+      return transfer(bytes, palette, await read(palette), oneOf('--mode', MODES, mode), out);
+    },
+  ),
+  mood: ofPicture(['mood', 'out'], (bytes, { mood: name, out }) => {
+    if (name === undefined) throw new BadCall(`mood needs --mood, one of ${MOODS.join(', ')}`);
+    if (out === undefined) throw new BadCall('mood needs --out FILE');
+    return mood(bytes, oneOf('--mood', MOODS, name), out);
+  }),
 };
 
 /** Beyond this nothing of any ground shows. */
@@ -132,6 +153,9 @@ function parse() {
         way: { type: 'string' },
         strength: { type: 'string' },
         out: { type: 'string' },
+        palette: { type: 'string' },
+        mode: { type: 'string' },
+        mood: { type: 'string' },
         from: { type: 'string' },
         to: { type: 'string' },
         thin: { type: 'string' },

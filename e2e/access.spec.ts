@@ -118,6 +118,29 @@ async function onBench(page: Page, check: (where: string) => Promise<void>): Pro
   }
 }
 
+/** Each medium of the step Mix, with its underpainting and one recipe open. */
+async function inMedia(page: Page, check: (where: string) => Promise<void>): Promise<void> {
+  await choose(page, 'Medium', 'sticks');
+  await expect(page.getByTestId('finding')).toContainText('can lay');
+  await page.getByText('Underpainting', { exact: true }).click();
+  await expect(
+    page.getByRole('list', { name: 'First colours' }).getByRole('listitem'),
+  ).not.toHaveCount(0);
+  await check('Mix, sticks');
+  for (const medium of ['pencils', 'inks', 'washes', 'screen']) {
+    await choose(page, 'Medium', medium);
+    await expect(page.getByTestId('finding')).not.toContainText('…');
+    const first = page
+      .getByRole('list', { name: / for each colour$/ })
+      .getByRole('button')
+      .first();
+    await first.click();
+    await expect(page.getByTestId('layers')).toBeVisible();
+    await check(`Mix, ${medium}`);
+    await first.click();
+  }
+}
+
 test('a surround that is chosen is the whole page’s', async ({ page }) => {
   await page.goto(app.url);
   for (const [surround, title] of Object.entries(SURROUND_TITLES)) {
@@ -150,30 +173,7 @@ test('no violation on the Wall and at the Desk, on any surround', async ({ page 
     await expect(page.getByTestId('finding')).not.toContainText('…');
     await hasNoViolation(page, `Mix, ${tab}`);
   }
-  await choose(page, 'Medium', 'sticks');
-  await expect(page.getByTestId('finding')).toContainText('can lay');
-  await hasNoViolation(page, 'Mix, sticks');
-  await page.getByText('Underpainting', { exact: true }).click();
-  await expect(
-    page.getByRole('list', { name: 'First colours' }).getByRole('listitem'),
-  ).not.toHaveCount(0);
-  await hasNoViolation(page, 'Mix, underpainting');
-  for (const medium of ['pencils', 'inks', 'washes', 'screen']) {
-    await choose(page, 'Medium', medium);
-    await expect(page.getByTestId('finding')).not.toContainText('…');
-    await page
-      .getByRole('list', { name: / for each colour$/ })
-      .getByRole('button')
-      .first()
-      .click();
-    await expect(page.getByTestId('layers')).toBeVisible();
-    await hasNoViolation(page, `Mix, ${medium}`);
-    await page
-      .getByRole('list', { name: / for each colour$/ })
-      .getByRole('button')
-      .first()
-      .click();
-  }
+  await inMedia(page, (where) => hasNoViolation(page, where));
   await choose(page, 'Medium', 'paint');
   await toStep(page, 'Values');
   for (const tab of ['light', 'separation', 'form', 'focus', 'greys']) {
@@ -294,6 +294,7 @@ for (const size of SIZES)
       await expect(page.getByTestId('finding').first()).not.toContainText('…');
       await check(step);
     }
+    await inMedia(page, (where) => fitsFingers(page, where));
     // Below a picture that stands, the panel gives its room back when it is folded.
     const stage = page.getByTestId('stage');
     const low = (await stage.boundingBox())?.height ?? 0;
