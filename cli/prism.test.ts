@@ -144,6 +144,83 @@ describe('prism', () => {
     );
   });
 
+  it('puts a library’s colours on a picture, values held or nothing but these', async () => {
+    await writeFile(
+      file('two.gpl'),
+      'GIMP Palette\nName: Two\n40 60 110 night\n210 180 120 straw\n',
+    );
+    const held = prism(
+      'transfer',
+      file('picture.png'),
+      '--palette',
+      file('two.gpl'),
+      '--out',
+      file('held.png'),
+    );
+    expect([held.status, held.stderr]).toEqual([0, '']);
+    const { masses, mode } = JSON.parse(held.stdout) as {
+      masses: { swatch: string }[];
+      mode: string;
+    };
+    expect(mode).toBe('held');
+    expect(masses.length).toBeGreaterThan(0);
+    for (const { swatch } of masses) expect(['night', 'straw']).toContain(swatch);
+    const medians = ['picture.png', 'held.png'].map((name) => {
+      const { stdout } = prism('measure', file(name));
+      return measureReportSchema.parse(JSON.parse(stdout)).values.median;
+    });
+    expect(Math.abs(medians[0] - medians[1])).toBeLessThan(0.1);
+    const strict = prism(
+      'transfer',
+      file('picture.png'),
+      '--palette',
+      file('two.gpl'),
+      '--mode',
+      'strict',
+      '--out',
+      file('strict.png'),
+    );
+    expect(strict.status).toBe(0);
+    const { data } = await sharp(file('strict.png'))
+      .removeAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    const found = new Set<string>();
+    for (let at = 0; at < data.length; at += 3) found.add(data.subarray(at, at + 3).join());
+    for (const colour of found) expect(['40,60,110', '210,180,120']).toContain(colour);
+    const dusk = prism('mood', file('picture.png'), '--mood', 'dusk', '--out', file('dusk.png'));
+    expect(dusk.status).toBe(0);
+    const { median } = JSON.parse(dusk.stdout) as { median: [number, number] };
+    expect(median[1]).toBeLessThan(median[0]);
+    for (const [words, ...args] of [
+      ['needs --palette', 'transfer', file('picture.png'), '--out', file('no.png')],
+      ['needs --out', 'mood', file('picture.png'), '--mood', 'dusk'],
+      [
+        '--mood takes one of',
+        'mood',
+        file('picture.png'),
+        '--mood',
+        'noonish',
+        '--out',
+        file('no.png'),
+      ],
+      [
+        'letter.jpg',
+        'transfer',
+        file('picture.png'),
+        '--palette',
+        file('letter.jpg'),
+        '--out',
+        file('no.png'),
+      ],
+    ]) {
+      const { status, stderr } = prism(...args);
+      expect(status).toBe(2);
+      expect(stderr).toContain(words);
+    }
+    await expect(access(file('no.png'))).rejects.toThrow();
+  }, 120_000);
+
   it('finds recipes, and lists pigments', () => {
     const made = prism('recipe', '#7a5c3e', '--tubes', 'PW6,PB29,PY35,PR108');
     expect(made.status).toBe(0);

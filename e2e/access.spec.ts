@@ -175,6 +175,12 @@ test('no violation on the Wall and at the Desk, on any surround', async ({ page 
   }
   await inMedia(page, (where) => hasNoViolation(page, where));
   await choose(page, 'Medium', 'paint');
+  await toStep(page, 'Use');
+  for (const tab of ['other colours', 'another mood']) {
+    await toTab(page, tab);
+    await expect(page.getByTestId('finding')).not.toContainText('…');
+    await hasNoViolation(page, `Use, ${tab}`);
+  }
   await toStep(page, 'Values');
   for (const tab of ['light', 'separation', 'form', 'focus', 'greys']) {
     await toTab(page, tab);
@@ -295,6 +301,12 @@ for (const size of SIZES)
       await check(step);
     }
     await inMedia(page, (where) => fitsFingers(page, where));
+    await toStep(page, 'Use');
+    await expect(page.getByTestId('finding').first()).not.toContainText('…');
+    await fitsFingers(page, 'Use');
+    await toTab(page, 'another mood');
+    await fitsFingers(page, 'Use, moods');
+    await toStep(page, 'Mix');
     // Below a picture that stands, the panel gives its room back when it is folded.
     const stage = page.getByTestId('stage');
     const low = (await stage.boundingBox())?.height ?? 0;

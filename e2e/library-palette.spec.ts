@@ -70,7 +70,9 @@ test('a palette is built from nothing to a file and a print', async ({ page }) =
   await expect
     .poll(async () => (await hexes(page)).filter((hex) => !before.includes(hex)).length)
     .toBe(5);
-  expect((await labels(page)).filter((label) => label.endsWith(', linked'))).toHaveLength(5);
+  expect(
+    (await labels(page)).filter((label) => /, linked(, with its recipe)?$/.test(label)),
+  ).toHaveLength(5);
   await tools(page).getByRole('button', { name: 'Back to it' }).click();
   await expect.poll(() => hexes(page)).toEqual(before);
 
@@ -80,7 +82,9 @@ test('a palette is built from nothing to a file and a print', async ({ page }) =
   await page.reload();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Quay in October');
   await expect.poll(() => hexes(page)).toEqual(before);
-  expect((await labels(page)).filter((label) => label.endsWith(', linked'))).toHaveLength(5);
+  expect(
+    (await labels(page)).filter((label) => /, linked(, with its recipe)?$/.test(label)),
+  ).toHaveLength(5);
 
   await page.getByRole('button', { name: 'Export, print or share' }).click();
   const dialog = page.getByRole('dialog');

@@ -27,6 +27,9 @@ import type {
   TubeChoiceAnswer,
   WashRecipeAnswer,
 } from './mix-queries';
+import type { ProposalAnswer, TransferFigures } from './transfer-queries';
+import type { MoodEffect } from '@/core/transfer/moods';
+import type { SubjectMass } from '@/core/transfer/subject';
 import type { Extraction } from '@/core/palette/extract';
 import type { Lean } from '@/core/palette/lean';
 import type { Fit } from '@/core/palette/missing';
@@ -107,6 +110,14 @@ export interface DeskAnswers {
   proof: Picture;
   plate: Picture;
   underpainting: FirstColour[];
+  subject: SubjectMass[];
+  massAt: number | null;
+  proposals: ProposalAnswer[];
+  transferred: Picture;
+  transferFigures: TransferFigures;
+  mood: Picture;
+  moodEffect: MoodEffect;
+
   innerSet: InnerSetAnswer | null;
   missingTube: MissingTubeAnswer;
 }

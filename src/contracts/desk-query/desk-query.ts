@@ -4,6 +4,7 @@ import { hiddenParts, hiddenQueries } from './hidden-queries';
 import { mixQueries } from './mix-queries';
 import { paletteParts, paletteQueries } from './palette-queries';
 import { pictureQueries } from './picture-queries';
+import { transferQueries } from './transfer-queries';
 import { valueParts, valueQueries } from './value-queries';
 
 /** The part of the picture that a veil leaves clear. */
@@ -24,6 +25,7 @@ export const deskQuerySchema = z.discriminatedUnion('kind', [
   ...hiddenQueries,
   ...paletteQueries,
   ...mixQueries,
+  ...transferQueries,
   z.object({ kind: z.literal('veil'), part: veilPartSchema }),
 ]);
 export type DeskQuery = z.infer<typeof deskQuerySchema>;

@@ -4,6 +4,7 @@ import { hiddenStep } from './steps/hidden/hidden-step';
 import { lookStep } from './steps/look/look-step';
 import { mixStep } from './steps/mix/mix-step';
 import { paletteStep } from './steps/palette/palette-step';
+import { transferStep } from './steps/use/transfer-step';
 import { valuesStep } from './steps/values/values-step';
 
 /** The steps in the order of the work. */
@@ -14,4 +15,5 @@ export const STEPS: readonly DeskStep[] = [
   hiddenStep,
   paletteStep,
   mixStep,
+  transferStep,
 ];

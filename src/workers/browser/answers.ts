@@ -9,6 +9,7 @@ import type { DerivedImages } from './derived-images';
 import { hiddenAnswers, hiddenVeils } from './hidden-answers';
 import { mixAnswers } from './mix-answers';
 import { paletteAnswers, paletteVeils } from './palette-answers';
+import { transferAnswers } from './transfer-answers';
 import { valueAnswers, valueVeils } from './value-answers';
 
 const VEILS: VeilAnswers = { ...valueVeils, ...colourVeils, ...hiddenVeils, ...paletteVeils };
@@ -29,6 +30,7 @@ const ANSWERS: Answers = {
   ...hiddenAnswers,
   ...paletteAnswers,
   ...mixAnswers,
+  ...transferAnswers,
 };
 
 /** Answers what the Desk asks. Pictures are the asker's own: what has to stay here is copied. */
