@@ -109,9 +109,13 @@ const SHOTS: Shot[] = [
     },
   },
   {
-    name: 'desk-test',
-    take: (page) =>
-      openStudy(page, 'Lower station, rain at dusk', 'step=palette&tab=test&wipe=0.4'),
+    name: 'desk-use',
+    take: async (page) => {
+      await openStudy(page, 'Slate terrace, evening', 'step=use&wipe=0.4');
+      await page.getByLabel('Colours of').selectOption({ label: 'One lamp in the dark' });
+      await page.getByText(/^Values hold/).waitFor();
+      await page.waitForTimeout(4000);
+    },
   },
   {
     name: 'desk-ladder',
