@@ -114,6 +114,13 @@ it('screened plates are dots in the size of the print, and flat ones solid or ba
     for (const light of new Set((await flat.plate(bytes)).data)) expect([0, 255]).toContain(light);
 }, 60_000);
 
+it('a screened print of too many dots is refused, with what to do', async () => {
+  const tall = { angle: 0, crop: { x: 0, y: 0, width: 0.05, height: 1 } };
+  await expect(
+    studyPlates(studyId, request({ kind: 'screened', width: 40, framing: tall })),
+  ).rejects.toMatchObject({ code: 'too-large', message: expect.stringMatching(/narrower/) });
+});
+
 it('plates are of the picture as it is framed, and of a study that is here', async () => {
   const { pngs, plate } = await made({
     framing: { angle: 0, crop: { x: 0, y: 0, width: 0.5, height: 1 } },

@@ -9,7 +9,7 @@ import type { MadePlates } from '@/workers/server/plates-job';
 import { runPlates } from '@/workers/server/pool';
 import { database } from '../db/client';
 import { pictureBytes, study } from '../db/schema';
-import { notFound } from '../errors';
+import { notFound, ServiceError } from '../errors';
 import { zipped, type NamedBytes } from '../files/zips';
 import { decodeOriginal } from '../pictures/read-picture';
 import { semaphore } from '../semaphore';
@@ -30,7 +30,8 @@ const oneAtATime = semaphore(1);
 
 /**
  * A study's picture as plates for its inks, one PNG each, black where the ink lies; all of them as PDF in the size of the
- * print, with marks to register them by; and the proof. As a zip. Throws not-found for a study that is not here.
+ * print, with marks to register them by; and the proof. As a zip. Throws not-found for a study that is not here, and
+ * too-large for a screened print of too many dots.
  */
 export function studyPlates(
   studyId: string,
@@ -63,7 +64,11 @@ export function studyPlates(
         inches: width / CM_PER_INCH,
       },
       signal,
-    );
+    ).catch((error: unknown) => {
+      // It comes from another thread: what it is an instance of is not what that is called here.
+      const { name, message } = error as Error;
+      throw name === 'RangeError' ? new ServiceError('too-large', message, 400) : error;
+    });
     const { title } = row.document as { title?: string };
     const files = await platesAsFiles(made, request, title ?? 'study');
     return {

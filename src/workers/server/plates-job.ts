@@ -25,7 +25,13 @@ export interface MadePlates {
   proof: Picture;
 }
 
-/** Plates of tones, of dots in the print's own size, or without tone; the proof is of the tones that the dots stand for. */
+/** Dots of one plate: more would take gigabytes. */
+const MAX_DOTS = 80_000_000;
+
+/**
+ * Plates of tones, of dots in the print's own size, or without tone; the proof is of the tones that the dots stand for.
+ * Throws a RangeError for a print of more dots than `MAX_DOTS`.
+ */
 export function platesJob(job: PlatesJob): MadePlates {
   const { set, kind, ruling, dpi, inches } = job;
   const picture = develop(job.picture, job.development);
@@ -33,6 +39,10 @@ export function platesJob(job: PlatesJob): MadePlates {
   if (kind !== 'screened') return made;
   const width = Math.round(inches * dpi);
   const height = Math.max(1, Math.round((width * picture.height) / picture.width));
+  if (width * height > MAX_DOTS)
+    throw new RangeError(
+      'A screened print of this size has more dots than fit into memory. Nothing was made; choose a narrower one.',
+    );
   return {
     width,
     height,

@@ -36,7 +36,7 @@ export function SticksPanel({ shelf, store }: MediumProps) {
   const recipes = found?.map((some) => some.map((one) => ofSticks(shelf, one))) ?? null;
   return (
     <>
-      <Finding stale={stale || !found}>
+      <Finding stale={swatches.length > 0 && (stale || !found)}>
         {swatches.length === 0
           ? 'No colours to lay yet: extract some, or pick them.'
           : found

@@ -37,7 +37,7 @@ export function WashesPanel({ shelf, store }: MediumProps) {
       : null;
   return (
     <>
-      <Finding stale={stale || !recipes}>
+      <Finding stale={swatches.length > 0 && (stale || !recipes)}>
         {swatches.length === 0
           ? 'No colours to lay yet: extract some, or pick them.'
           : recipes
