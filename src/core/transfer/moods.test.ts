@@ -4,7 +4,7 @@ import { oklchFromOklab, type Oklab } from '../colour/oklab';
 import { temperature } from '../colour/temperature';
 import { valueOfOklab } from '../colour/value';
 import type { Picture } from '../picture/picture';
-import { paintedBy } from '../testing';
+import { greyBytes, paintedBy } from '../testing';
 import { MOOD_SETTINGS, moodEffect, moodPicture, MOODS, type MoodSettings } from './moods';
 
 const AS_IT_IS: MoodSettings = {
@@ -93,6 +93,33 @@ describe.each(MOODS)('%s', (mood) => {
         if (before[i] > before[j] + 1) expect(after[i]).toBeGreaterThan(after[j] - 0.05);
   });
 });
+
+it.each(MOODS)(
+  '%s: a colour goes to the value that its grey goes to, however dark and strong it is',
+  (mood) => {
+    // The scene holds the median; each column is a colour beside the grey of its value.
+    const colours: Bytes[] = [
+      [10, 30, 12],
+      [30, 6, 40],
+      [60, 10, 4],
+      [4, 10, 60],
+      [200, 40, 30],
+      [40, 90, 200],
+      [250, 240, 120],
+    ];
+    const strip = paintedBy(colours.length * 2, 40, (x, y) => {
+      if (y > 3) return [120, 120, 120];
+      const colour = colours[x >> 1];
+      return x % 2 === 0 ? colour : greyBytes(valueOfOklab(oklabFromBytes(colour)));
+    });
+    const plain = { ...MOOD_SETTINGS[mood], lightChroma: 0, shadowChroma: 0 };
+    const result = moodPicture(strip, plain, THRESHOLD);
+    colours.forEach((_, i) => {
+      const [colour, grey] = [at(result, 2 * i, 0), at(result, 2 * i + 1, 0)].map(valueOfOklab);
+      expect(Math.abs(colour - grey)).toBeLessThan(0.15);
+    });
+  },
+);
 
 it('greens cool where no sun is, and not in the light', () => {
   const turned = moodPicture(scene, { ...AS_IT_IS, greens: 16 }, THRESHOLD);

@@ -1,6 +1,6 @@
 import { chromaRoom } from '../amplify/chroma-room';
 import { writeAtGrey } from '../amplify/push';
-import { aOf, bOf, lightnessOf, longRoot, mediumRoot, shortRoot } from '../colour/oklab';
+import { aOf, bOf, longRoot, mediumRoot, shortRoot } from '../colour/oklab';
 import { LINEAR_OF_BYTE, luminance } from '../colour/srgb';
 import { luminanceOfValue, quickValueOfLuminance } from '../colour/value';
 import { OPAQUE, type Picture } from '../picture/picture';
@@ -172,7 +172,8 @@ export function moodPicture(picture: Picture, settings: MoodSettings, threshold:
     const wanted = Math.sqrt(a * a + b * b);
     const room = wanted > 1e-6 ? chromaRoom(newGrey, Math.atan2(b, a)) : 0;
     const scale = wanted > room ? room / wanted : 1;
-    writeAtGrey(newGrey, lightnessOf(l, m, s), a * scale, b * scale, written, 0);
+    // The search for lightness begins at the new grey: from the old one it would be too far.
+    writeAtGrey(newGrey, newGrey, a * scale, b * scale, written, 0);
     out[at] = written[0];
     out[at + 1] = written[1];
     out[at + 2] = written[2];
