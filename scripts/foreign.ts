@@ -1,16 +1,11 @@
 // `npm run foreign`: writes a library in every format and opens the files with other programs, as far as they are
 // installed (Debian: jq, librsvg2-bin, pngcheck, python3-pil, sqlite3, libreoffice-calc-nogui, python3-uno with
 // libreoffice-draw-nogui, poppler-utils, qpdf, unzip, chromium). What they read is compared with what was written.
-import { spawnSync } from 'node:child_process';
-import { mkdir, mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
+import { mkdir, readFile, rm, writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import { chromium } from '@playwright/test';
 import sharp from 'sharp';
-import { hexFromOklab, oklabFromHex } from '../src/core/colour/hex';
-import { platesOf } from '../src/core/mixing/plates';
-import { pictureOf } from '../src/core/picture/picture';
-import { platesAsFiles } from '../src/server/print/plates';
+import { hexFromOklab } from '../src/core/colour/hex';
 import { oklabFromOklch } from '../src/core/colour/oklab';
 import { toGamut } from '../src/core/colour/gamut';
 import { FORMATS } from '../src/core/formats/formats';
@@ -21,6 +16,8 @@ import { zipped } from '../src/server/files/zips';
 import { libraryCard } from '../src/server/print/library-card';
 import { DEFAULT_SETTINGS } from '../src/contracts/settings';
 import { slugs } from '../src/core/formats/slugs';
+import { at, equal, failures, folder, program, report } from './foreign-tools';
+import { checkPlates } from './foreign-plates';
 import { DEFAULT_LIBRARY_PALETTE, DEFAULT_LIBRARY_SWATCH } from '../src/study/library';
 
 const NAMES = [
@@ -45,35 +42,6 @@ const library: LibraryFile = {
   ),
 };
 const hexes = library.swatches.map(({ colour }) => hexFromOklab(colour));
-const folder = await mkdtemp(path.join(tmpdir(), 'prism-foreign-'));
-const at = (name: string) => path.join(folder, name);
-let failed = 0;
-
-function program(
-  command: string,
-  args: readonly string[],
-  env: Record<string, string> = {},
-): string | null {
-  const { status, stdout, stderr, error } = spawnSync(command, args, {
-    encoding: 'utf8',
-    timeout: 180_000,
-    maxBuffer: 64 * 1024 * 1024,
-    env: { ...process.env, ...env },
-  });
-  if (error) return null;
-  return status === 0 ? stdout : `exit ${status}: ${stderr || stdout}`;
-}
-
-function report(format: string, by: string, read: string | null, same: boolean, how: string): void {
-  const verdict = read === null ? 'not installed' : same ? 'same' : 'DIFFERS';
-  if (read !== null && !same) {
-    failed++;
-    console.log(read.slice(0, 600));
-  }
-  console.log(`${format.padEnd(20)} ${by.padEnd(22)} ${verdict.padEnd(14)} ${how}`);
-}
-
-const equal = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);
 
 for (const format of FORMATS)
   await writeFile(at(`a.${format.extension}`), await writeLibrary(library, format));
@@ -326,77 +294,7 @@ finally:
   );
 }
 
-{
-  const inks = ['#deaa37', '#be402b', '#2d5a7f'].map((hex) => oklabFromHex(hex)!);
-  const [wide, high] = [60, 40];
-  const picture = pictureOf(
-    wide,
-    high,
-    Uint8ClampedArray.from({ length: wide * high * 4 }, (_, i) =>
-      i % 4 === 3 ? 255 : 40 + ((i * 5) % 200),
-    ),
-  );
-  const set = { paper: oklabFromHex('#f4efe3')!, inks };
-  const files = await platesAsFiles(
-    platesOf(set, picture),
-    {
-      inks: inks.map((colour, i) => ({ name: ['ochre', 'red', 'blue'][i], colour, strength: 1 })),
-      paper: set.paper,
-      kind: 'greys',
-      ruling: 45,
-      width: 10,
-      framing: { angle: 0, crop: null },
-      neutral: null,
-    },
-    'Dusk & “lamps” ☂',
-  );
-  for (const { name, bytes } of files) await writeFile(at(name), bytes);
-  const plates = files.filter(({ name }) => /^\d/.test(name)).map(({ name }) => at(name));
-  const whole = program('pngcheck', plates);
-  report(
-    'plates, png',
-    'pngcheck',
-    whole,
-    Boolean(whole?.includes('8-bit grayscale')) && !whole?.includes('ERROR'),
-    'three grey pictures, whole',
-  );
-  const script = at('plates.py');
-  await writeFile(
-    script,
-    'import sys, json\nfrom PIL import Image\nprint(json.dumps([[i.mode, i.size, list(i.getdata())] for i in map(Image.open, sys.argv[1:])]))',
-  );
-  const read = program('/usr/bin/python3', [script, ...plates]);
-  const opened = read?.trim().startsWith('[')
-    ? (JSON.parse(read) as [string, [number, number], number[]][])
-    : null;
-  const own = platesOf(set, picture).plates.map((plate) => Array.from(plate, (ink) => 255 - ink));
-  report(
-    'plates, png',
-    'Pillow',
-    read && opened ? '' : read,
-    equal(
-      opened,
-      own.map((pixels) => ['L', [wide, high], pixels]),
-    ),
-    'every pixel of every plate',
-  );
-  const checked = program('qpdf', ['--check', at('plates.pdf')]);
-  report(
-    'plates, pdf',
-    'qpdf --check',
-    checked,
-    Boolean(checked?.includes('No syntax or stream')),
-    'no error',
-  );
-  const text = program('pdftotext', ['-layout', at('plates.pdf'), '-']);
-  report(
-    'plates, pdf',
-    'pdftotext',
-    text,
-    Boolean(text?.includes('Plate 3 of 3: blue') && text.includes('Proof on')),
-    'a page a plate, and the proof',
-  );
-}
+await checkPlates();
 
 {
   await writeFile(
@@ -417,4 +315,4 @@ finally:
 }
 
 await rm(folder, { recursive: true, force: true });
-process.exit(failed > 0 ? 1 : 0);
+process.exit(failures() > 0 ? 1 : 0);
