@@ -1,9 +1,11 @@
 import fc from 'fast-check';
+import { ciede2000 } from '../colour/ciede2000';
+import { labFromOklab } from '../colour/cielab';
 import { oklabFromHex } from '../colour/hex';
 import { linearFromOklab, oklabDistance } from '../colour/oklab';
 import { anySrgb } from '../testing';
 import { pencilOf } from './pencil-optics';
-import { pencilRecipes } from './pencil-recipes';
+import { LAYER_COST, pencilRecipes } from './pencil-recipes';
 import {
   barePaper,
   burnished,
@@ -42,11 +44,40 @@ describe('recipes of pencils', () => {
     );
   });
 
-  it('agree with trying every two layers of a small set', () => {
-    const few = pencils.slice(0, 6);
-    const target = colourOf(layer('PY35', 'light'), layer('PR108', 'middle'));
-    const [best] = pencilRecipes(target, few, { maxLayers: 2, count: 1 });
-    expect(best.deltaE).toBeLessThan(0.01);
+  it('agree with trying every two and every three layers of a small set', () => {
+    const few = ['PY35', 'PR108', 'PB29', 'PBr7-burnt-sienna', 'PW6'].map(pencil);
+    const layersOf = (count: number): PencilLayer[][] =>
+      count === 0
+        ? [[]]
+        : layersOf(count - 1).flatMap((before) =>
+            few.flatMap((one) =>
+              PRESSURES.slice(PRESSURES.indexOf(before.at(-1)?.pressure ?? 'light'))
+                .filter(() => layered(before).filled < WAX_FULL)
+                .map((pressure) => [...before, { pencil: one, pressure }]),
+            ),
+          );
+    const all = [1, 2, 3].map(layersOf);
+    // What is to be found is made of what there is, and a little off.
+    for (const [hex, family] of [
+      ['#a87850', ['PY35', 'PR108', 'PBr7-burnt-sienna']],
+      ['#8c8a88', few.map(({ id }) => id)],
+      ['#566680', ['PB29']],
+    ] as const) {
+      const target = oklabFromHex(hex)!;
+      const cost = (layers: readonly PencilLayer[]) =>
+        ciede2000(labFromOklab(colourOf(...layers)), labFromOklab(target)) +
+        LAYER_COST * layers.length;
+      const least = (some: readonly PencilLayer[][]) =>
+        Math.min(
+          ...some
+            .filter(([first]) => (family as readonly string[]).includes(first.pencil.id))
+            .map(cost),
+        );
+      const [two] = pencilRecipes(target, few, { maxLayers: 2, count: 1 });
+      expect(cost(two.layers)).toBeCloseTo(least([...all[0], ...all[1]]), 6);
+      const [three] = pencilRecipes(target, few, { maxLayers: 3, count: 1 });
+      expect(cost(three.layers)).toBeCloseTo(least(all.flat()), 6);
+    }
   });
 
   it('leave black out of what is not nearly black itself', () => {

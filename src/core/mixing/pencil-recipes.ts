@@ -39,13 +39,16 @@ export interface PencilSettings {
 /** Surfaces that are gone on from at each layer, and at the first, where a second decides. */
 const BEAM = 6;
 const FIRST_BEAM = 16;
+/** Sets of so few pencils are tried in full up to three layers, and gone on from more of these. */
+const SMALL_SET = 6;
+const SMALL_BEAM = 48;
 /** Pencils that are tried in a third layer and on: those of so many best pairs, up to a number. */
 const HELPING_FROM = 40;
 const MAX_HELPING = 10;
 /** How many of one and of two layers are tried with white over them. */
 const BURNISHED = 60;
 /** A layer more has to bring a colour nearer by this. */
-const LAYER_COST = 0.4;
+export const LAYER_COST = 0.4;
 const BLACK_VALUE = 2;
 /** OKLCH chroma under which a colour is a neutral, and how far off in hue a pencil is of its family, in degrees. */
 const NEUTRAL = 0.03;
@@ -119,10 +122,11 @@ export function pencilRecipes(
   const goOn = (some: readonly Attempt[]) =>
     some.filter(({ surface }) => surface.filled < WAX_FULL);
   const bare: Attempt = { layers: [], surface: barePaper(), miss: Infinity };
+  const isSmall = usable.length <= SMALL_SET;
   // The local colour goes first: what mutes it comes between, and it comes again.
   const local = localTo(target, usable);
   const first = extended([bare], local.length > 0 ? local : usable);
-  const second = extended(goOn(first).slice(0, FIRST_BEAM), usable);
+  const second = extended(goOn(first).slice(0, isSmall ? first.length : FIRST_BEAM), usable);
   const found = [...first.slice(0, BEAM), ...(maxLayers > 1 ? second.slice(0, BEAM) : [])];
   // What helps in a third layer and on is among what the best two are made of.
   const helping = [
@@ -130,11 +134,13 @@ export function pencilRecipes(
       second.slice(0, HELPING_FROM).flatMap(({ layers }) => layers.map(({ pencil }) => pencil)),
     ),
   ].slice(0, MAX_HELPING);
-  let beam = goOn(second).slice(0, BEAM);
+  // Of a few pencils every three layers are tried: what is far off in two may be the colour in three.
+  const among = isSmall ? usable : helping;
+  let beam = goOn(second).slice(0, isSmall ? second.length : BEAM);
   for (let depth = 3; depth <= Math.min(maxLayers, MAX_LAYERS); depth++) {
-    const next = extended(beam, helping);
+    const next = extended(beam, among);
     found.push(...next.slice(0, BEAM));
-    beam = goOn(next).slice(0, BEAM);
+    beam = goOn(next).slice(0, isSmall ? SMALL_BEAM : BEAM);
   }
   // What white brings near is off before.
   const rest = [first, second].flatMap((some) => some.slice(BEAM, BURNISHED));
