@@ -5,6 +5,8 @@ import { atValue } from '../src/core/colour/at-value';
 import { appFor, expect, test } from './app';
 import { choose, deskIsSet, dropPicture, finding, isReady, isSaved, toStep } from './page-actions';
 
+// The sheet is put right with a finger.
+test.use({ hasTouch: true });
 const app = appFor('empty');
 const COUNT = 60;
 const WIDTH = 1200;
@@ -52,7 +54,7 @@ test('a photographed sheet of strokes is read, put right by a touch, and laid ou
   const canvas = page.getByRole('img', { name: /^The sheet: / });
   const box = (await canvas.boundingBox())!;
   const touch = ({ x, y }: { x: number; y: number }) =>
-    canvas.click({ position: { x: x * box.width, y: y * box.height } });
+    canvas.tap({ position: { x: x * box.width, y: y * box.height } });
   // A touch on a number takes it away, and where none is one is added, in its place in the order.
   await touch(places[12]);
   await expect(strokes).toHaveCount(COUNT - 1);

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import type { RecipeAnswer } from '@/contracts/desk-query/mix-queries';
 import type { ShelfContent } from '@/contracts/shelf';
 import type { TraySwatch } from '@/contracts/study';
@@ -11,6 +11,7 @@ import type { MixingTube } from '@/study/shelf';
 import { useSettings } from '@/ui/settings';
 import { PairRow } from './mixture-rows';
 import { RecipeDetails } from './recipe-details';
+import { useShownWhenOpen } from './use-shown-when-open';
 
 interface Props {
   swatch: TraySwatch;
@@ -27,10 +28,7 @@ interface Props {
 export function SwatchRecipes({ swatch, recipes, tubes, shelf, store, isOpen, onOpen }: Props) {
   const { scale } = useSettings().settings;
   const [chosen, setChosen] = useState(0);
-  const row = useRef<HTMLLIElement>(null);
-  useEffect(() => {
-    if (isOpen) row.current?.scrollIntoView({ block: 'nearest' });
-  }, [isOpen]);
+  const row = useShownWhenOpen(isOpen);
   const nameOf = (id: string) => tubes.find((tube) => tube.id === id)?.name ?? '';
   const named = (recipe: RecipeAnswer) =>
     recipeWords(recipe.parts.map(({ tube, parts }) => ({ name: nameOf(tube), parts })));

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { layerWords, type LayeredMedium, type MediumRecipe } from '@/core/mixing/medium-recipe';
 import { formLayers } from '@/core/mixing/screen-layers';
 import type { TraySwatch } from '@/contracts/study';
@@ -8,6 +8,7 @@ import { missWords } from '@/ui/miss-words';
 import { useSettings } from '@/ui/settings';
 import { OtherRecipe, PairRow } from '../mixture-rows';
 import { LayeredDetails } from './layered-details';
+import { useShownWhenOpen } from '../use-shown-when-open';
 import type { MediumProps } from './medium-props';
 
 interface Props extends MediumProps {
@@ -23,10 +24,7 @@ interface Props extends MediumProps {
 export function LayeredRow({ medium, swatch, recipes, shelf, store, isOpen, onOpen }: Props) {
   const { scale } = useSettings().settings;
   const [chosen, setChosen] = useState(0);
-  const row = useRef<HTMLLIElement>(null);
-  useEffect(() => {
-    if (isOpen) row.current?.scrollIntoView({ block: 'nearest' });
-  }, [isOpen]);
+  const row = useShownWhenOpen(isOpen);
   const recipe = recipes?.[Math.min(chosen, recipes.length - 1)];
   const words = (one: MediumRecipe) => layerWords(one).join(one.medium === 'sticks' ? '; ' : ' · ');
   return (

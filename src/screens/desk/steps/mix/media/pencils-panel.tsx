@@ -4,9 +4,9 @@ import { TechniqueCautions } from '@/materials/caution-lines';
 import { burnishing, isBlackPencil, layerSource } from '@/study/layer-source';
 import { ofPencils } from '@/study/medium-recipes';
 import { itemsHere } from '@/study/shelf-items';
-import { Finding } from '@/ui/panel-parts';
 import { several } from '@/ui/words';
 import { useAnswer } from '../../../use-answer';
+import { LayeredFinding } from './layered-finding';
 import { LayeredList } from './layered-list';
 import type { MediumProps } from './medium-props';
 import { nearSentence } from './near-sentence';
@@ -36,13 +36,15 @@ export function PencilsPanel({ shelf, store }: MediumProps) {
       : null;
   return (
     <>
-      <Finding stale={swatches.length > 0 && (stale || !recipes)}>
-        {swatches.length === 0
-          ? 'No colours to lay yet: extract some, or pick them.'
-          : recipes
-            ? `${nearSentence(swatches, recipes, several(here.length, 'pencil'))}, in ${layersSentence(recipes.map(([best]) => best?.layers.length ?? 0))}.`
-            : 'Laying your pencils over one another …'}
-      </Finding>
+      <LayeredFinding
+        swatches={swatches}
+        found={
+          recipes &&
+          `${nearSentence(swatches, recipes, several(here.length, 'pencil'))}, in ${layersSentence(recipes.map(([best]) => best?.layers.length ?? 0))}.`
+        }
+        seeking="Laying your pencils over one another …"
+        isStale={stale}
+      />
       <LayeredList
         medium="pencils"
         label="Pencils for each colour"

@@ -4,9 +4,9 @@ import { stickCost, type StickRecipe } from '@/core/mixing/sticks';
 import { layerSource } from '@/study/layer-source';
 import { ofSticks } from '@/study/medium-recipes';
 import { itemsHere } from '@/study/shelf-items';
-import { Finding } from '@/ui/panel-parts';
 import { capital, count, several } from '@/ui/words';
 import { useAnswer } from '../../../use-answer';
+import { LayeredFinding } from './layered-finding';
 import { LayeredList } from './layered-list';
 import type { MediumProps } from './medium-props';
 import { NothingHere } from './nothing-here';
@@ -36,13 +36,12 @@ export function SticksPanel({ shelf, store }: MediumProps) {
   const recipes = found?.map((some) => some.map((one) => ofSticks(shelf, one))) ?? null;
   return (
     <>
-      <Finding stale={swatches.length > 0 && (stale || !found)}>
-        {swatches.length === 0
-          ? 'No colours to lay yet: extract some, or pick them.'
-          : found
-            ? nearSentence(found, swatches, here.length)
-            : 'Holding your sticks against the palette …'}
-      </Finding>
+      <LayeredFinding
+        swatches={swatches}
+        found={found && nearSentence(found, swatches, here.length)}
+        seeking="Holding your sticks against the palette …"
+        isStale={stale}
+      />
       <LayeredList
         medium="sticks"
         label="Sticks for each colour"

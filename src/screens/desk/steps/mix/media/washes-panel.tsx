@@ -4,11 +4,11 @@ import { times } from '@/core/mixing/tube';
 import { layerSource } from '@/study/layer-source';
 import { ofWashes } from '@/study/medium-recipes';
 import { paletteTubes } from '@/study/shelf';
-import { Finding } from '@/ui/panel-parts';
 import { several } from '@/ui/words';
 import { NoTubes } from '../no-tubes';
 import { useAnswer } from '../../../use-answer';
 import { workerTube } from '../use-mix';
+import { LayeredFinding } from './layered-finding';
 import { LayeredList } from './layered-list';
 import type { MediumProps } from './medium-props';
 import { nearSentence } from './near-sentence';
@@ -37,13 +37,15 @@ export function WashesPanel({ shelf, store }: MediumProps) {
       : null;
   return (
     <>
-      <Finding stale={swatches.length > 0 && (stale || !recipes)}>
-        {swatches.length === 0
-          ? 'No colours to lay yet: extract some, or pick them.'
-          : recipes
-            ? `${nearSentence(swatches, recipes, `washes of ${several(tubes.length, 'tube')}`)}; each is as it looks dry.`
-            : 'Thinning your paints …'}
-      </Finding>
+      <LayeredFinding
+        swatches={swatches}
+        found={
+          recipes &&
+          `${nearSentence(swatches, recipes, `washes of ${several(tubes.length, 'tube')}`)}; each is as it looks dry.`
+        }
+        seeking="Thinning your paints …"
+        isStale={stale}
+      />
       <p className="mb-2 text-sm leading-snug text-soft">
         On white paper, light before dark. Wet, a wash looks up to a step darker: wait till it is
         dry before the next.
