@@ -7,6 +7,7 @@ const config = {
   transform: { '^.+\\.tsx?$': '<rootDir>/scripts/jest-transform.mjs' },
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   globalSetup: '<rootDir>/scripts/jest-setup.mjs',
+  setupFiles: ['<rootDir>/scripts/property-seed.mjs'],
   testTimeout: 90_000,
   maxWorkers: 2,
 };

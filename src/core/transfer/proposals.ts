@@ -1,4 +1,5 @@
-import { assignment, type AssignmentProblem, type AssignmentWeights } from './assignment';
+import { assignment } from './assignment';
+import type { AssignmentProblem, AssignmentWeights } from './prices';
 
 /** What a proposal puts first. */
 export const PROPOSALS = ['by value', 'warm and cool', 'as in the source'] as const;
