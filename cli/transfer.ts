@@ -5,6 +5,8 @@ import { zoneEdges } from '../src/core/measure/zones';
 import { measureSources } from '../src/core/measure/sources';
 import type { Picture } from '../src/core/picture/picture';
 import { DEFAULT_SQUINT } from '../src/core/picture/squint';
+import { massDepths } from '../src/core/depth/depth-study';
+import { distancesOf } from '../src/core/transfer/distances';
 import { heldPicture } from '../src/core/transfer/held';
 import { MOOD_SETTINGS, moodEffect, moodPicture, type Mood } from '../src/core/transfer/moods';
 import { proposals } from '../src/core/transfer/proposals';
@@ -87,7 +89,15 @@ async function swatchesIn(file: string, bytes: Uint8Array) {
 export async function mood(bytes: Uint8Array, name: Mood, out: string): Promise<unknown> {
   const { sources, original } = await opened(bytes);
   const threshold = valueOfEdge(sources.split(DEFAULT_SQUINT).edge);
-  const made = moodPicture(original, MOOD_SETTINGS[name], threshold);
+  const made = moodPicture(
+    original,
+    MOOD_SETTINGS[name],
+    threshold,
+    distancesOf(
+      subjectOf(sources, DEFAULT_SQUINT, original),
+      massDepths(sources.masses(DEFAULT_SQUINT).masses, []),
+    ),
+  );
   await writeFile(out, await encodePng(made));
   const { width, height } = original;
   return { out, width, height, mood: name, ...moodEffect(original, made) };

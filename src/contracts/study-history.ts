@@ -11,6 +11,7 @@ export const STUDY_PARTS = [
   'light',
   'depth',
   'hidden',
+  'use',
   'medium',
   'palette',
   'recipes',

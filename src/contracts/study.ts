@@ -22,6 +22,7 @@ import {
 } from './palette';
 import { MAX_POINTS, strokeSchema } from './strokes';
 import { text } from './text';
+import { DEFAULT_USE, useSchema } from './use';
 
 export const AIMS = [
   'values',
@@ -154,6 +155,7 @@ export const studyDocumentSchema = z.object({
   /** The later over the earlier, and all over the first guess. */
   depth: z.object({ marks: asStrokes(z.array(depthMarkSchema).max(MAX_DEPTH_MARKS)) }),
   hidden: hiddenSchema,
+  use: useSchema,
   /** What the palette is mixed or laid in. */
   medium: z.enum(MEDIA),
   palette: z.object({
@@ -201,6 +203,7 @@ export function newDocument(title: string): StudyDocument {
     lightAndShadow: { corrections: [] },
     depth: { marks: [] },
     hidden: DEFAULT_HIDDEN,
+    use: DEFAULT_USE,
     medium: 'paint',
     palette: {
       count: 8,

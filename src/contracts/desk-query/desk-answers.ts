@@ -28,7 +28,11 @@ import type {
   WashRecipeAnswer,
 } from './mix-queries';
 import type { ProposalAnswer, TransferFigures } from './transfer-queries';
+import type { KeyEffect } from '@/core/transfer/key-effect';
 import type { MoodEffect } from '@/core/transfer/moods';
+import type { Belonging } from '@/core/transfer/outside';
+import type { MassPlan } from '@/core/transfer/plan-masses';
+import type { WhatIfEffect } from '@/core/transfer/what-if-effect';
 import type { SubjectMass } from '@/core/transfer/subject';
 import type { Extraction } from '@/core/palette/extract';
 import type { Lean } from '@/core/palette/lean';
@@ -114,9 +118,17 @@ export interface DeskAnswers {
   massAt: number | null;
   proposals: ProposalAnswer[];
   transferred: Picture;
+  whatIf: Picture;
+  oneKey: Picture;
   transferFigures: TransferFigures;
   mood: Picture;
-  moodEffect: MoodEffect;
+  moodEffect: MoodEffect & { palette: { colour: Oklab; share: number }[] };
+  massesAt: (number | null)[];
+  echo: Place[];
+  massPlan: MassPlan;
+  belonging: Belonging;
+  whatIfEffect: WhatIfEffect | null;
+  keyEffect: KeyEffect;
 
   innerSet: InnerSetAnswer | null;
   missingTube: MissingTubeAnswer;

@@ -1,76 +1,106 @@
 import { z } from 'zod';
-import { PROPOSALS } from '@/core/transfer/proposals';
+import { WHEEL_IDS } from '@/core/colour/wheel';
+import { MAX_SQUINT } from '@/core/picture/squint';
+import { PAINTING_ORDERS } from '@/core/transfer/plan-masses';
+import { PROPOSALS, type ProposalKind } from '@/core/transfer/proposals';
 import { oklabSchema } from '../colour';
-import { MAX_TRAY, valueSettingsSchema } from '../study';
+import { strokeSchema } from '../strokes';
+import { depthMarkSchema, MAX_DEPTH_MARKS, valueSettingsSchema } from '../study';
+import {
+  keyChoiceSchema,
+  MAX_HELD,
+  MAX_KEPT_PARTS,
+  MAX_USED,
+  moodSettingsSchema,
+  USE_MODES,
+  whatIfChoiceSchema,
+} from '../use';
 
-/** How colours go onto a picture: its values held, or nothing but the palette's own colours. */
-export const USE_MODES = ['held', 'strict'] as const;
-export type UseMode = (typeof USE_MODES)[number];
+/** How large a picture is made: as the Desk works, at half of that to follow a hand, or small to stand beside others. */
+export const MADE_SIZES = ['whole', 'half', 'small'] as const;
+export type MadeSize = (typeof MADE_SIZES)[number];
 
-const squint = z.number().min(0).max(0.05);
-const MAX_MASSES = 4000;
+const squint = z.number().min(0).max(MAX_SQUINT);
+const place = z.object({ x: z.number(), y: z.number() });
+const parts = z.array(strokeSchema).max(MAX_KEPT_PARTS);
+const marks = z.array(depthMarkSchema).max(MAX_DEPTH_MARKS);
+const steps = z.number().positive();
+const colourNumber = z
+  .number()
+  .int()
+  .min(0)
+  .max(MAX_USED - 1);
+const someColours = z.array(oklabSchema).min(1).max(MAX_USED);
 
-/** For each mass a colour's number; −1 leaves it free. */
-const perMass = z.array(z.number().int().min(-1).max(MAX_TRAY)).max(MAX_MASSES);
-
-const offeredSchema = z.object({
-  colour: oklabSchema,
-  share: z.number().min(0).max(1).nullable(),
-  height: z.number().nullable(),
-});
-
-/** What a transfer is made of. */
+/** Colours put on the masses; places are of the original, colours go by their number. */
 const transfer = {
-  colours: z.array(oklabSchema).min(1).max(MAX_TRAY),
-  of: perMass,
-  mode: z.enum(USE_MODES),
+  colours: z
+    .array(
+      z.object({
+        colour: oklabSchema,
+        share: z.number().min(0).max(1).nullable(),
+        height: z.number().nullable(),
+      }),
+    )
+    .min(1)
+    .max(MAX_USED),
+  held: z.array(z.object({ x: z.number(), y: z.number(), colour: colourNumber })).max(MAX_HELD),
+  /** For each colour how much more of it is wanted than usual: 1 more, −1 less. */
+  prominence: z.array(z.number().int().min(-1).max(1)).max(MAX_USED),
   values: valueSettingsSchema,
 };
+const way = z.enum(PROPOSALS);
+const made = { size: z.enum(MADE_SIZES), grey: z.boolean() };
+const transferred = { ...transfer, way, mode: z.enum(USE_MODES), parts };
+const mood = { settings: moodSettingsSchema, squint, marks, parts };
+const whatIf = { moves: whatIfChoiceSchema, squint, parts };
 
-const degrees = z.number().min(-360).max(720);
-
-/** The sliders of a mood. */
-export const moodSettingsSchema = z.object({
-  lightHue: degrees,
-  lightChroma: z.number().min(0).max(0.2),
-  shadowHue: degrees,
-  shadowChroma: z.number().min(0).max(0.2),
-  key: z.number().min(-6).max(6),
-  range: z.number().min(0.1).max(2),
-  apart: z.number().min(-2).max(3),
-  chroma: z.number().min(0).max(2),
-  greens: z.number().min(-45).max(45),
-});
+/** What a picture is made into, in colour or as its grey. */
+export const madeQueries = [
+  z.object({ kind: z.literal('transferred'), ...transferred, ...made }),
+  z.object({ kind: z.literal('mood'), ...mood, ...made }),
+  z.object({ kind: z.literal('whatIf'), ...whatIf, ...made }),
+  z.object({
+    kind: z.literal('oneKey'),
+    key: keyChoiceSchema,
+    wheel: z.enum(WHEEL_IDS),
+    parts,
+    ...made,
+  }),
+] as const;
+export const madeQuerySchema = z.discriminatedUnion('kind', madeQueries);
+export type MadeQuery = z.infer<typeof madeQuerySchema>;
 
 /** What the step Use asks. */
 export const transferQueries = [
+  ...madeQueries,
   /** The masses that colours are put on. */
   z.object({ kind: z.literal('subject'), squint }),
-  /** The mass at a place. */
-  z.object({
-    kind: z.literal('massAt'),
-    squint,
-    place: z.object({ x: z.number(), y: z.number() }),
-  }),
+  /** The mass at a place of the framed picture. */
+  z.object({ kind: z.literal('massAt'), squint, place }),
+  /** The masses at places of the original. */
+  z.object({ kind: z.literal('massesAt'), squint, places: z.array(place).max(MAX_HELD) }),
   /** Ways to put some colours on the masses. */
+  z.object({ kind: z.literal('proposals'), ...transfer }),
+  /** How well values hold, and what the palette misses. */
+  z.object({ kind: z.literal('transferFigures'), ...transferred }),
+  /** Where a colour of a transfer would tie the picture together: places within so many steps of its value. */
+  z.object({ kind: z.literal('echo'), ...transfer, way, colour: colourNumber, within: steps }),
+  /** The transfer as masses to paint. */
   z.object({
-    kind: z.literal('proposals'),
-    squint,
-    colours: z.array(offeredSchema).min(1).max(MAX_TRAY),
-    locks: perMass,
+    kind: z.literal('massPlan'),
+    ...transferred,
+    within: steps,
+    order: z.enum(PAINTING_ORDERS),
   }),
-  /** The picture with these colours; `quick` at half the size. */
-  z.object({ kind: z.literal('transferred'), ...transfer, quick: z.boolean() }),
-  /** How well values hold in it, and what it misses. */
-  z.object({ kind: z.literal('transferFigures'), ...transfer }),
-  /** The scene in another mood, and what that does to its values. */
-  z.object({
-    kind: z.literal('mood'),
-    settings: moodSettingsSchema,
-    squint,
-    quick: z.boolean(),
-  }),
-  z.object({ kind: z.literal('moodEffect'), settings: moodSettingsSchema, squint }),
+  /** How the picture keeps to a palette. */
+  z.object({ kind: z.literal('belonging'), colours: someColours }),
+  /** What a mood does to values, and the palette that comes of it. */
+  z.object({ kind: z.literal('moodEffect'), ...mood }),
+  /** What the moves of the mass at a place of the original do to the whole. */
+  z.object({ kind: z.literal('whatIfEffect'), ...whatIf, place }),
+  /** What of the picture's colour lies in a key's scheme, before and after. */
+  z.object({ kind: z.literal('keyEffect'), key: keyChoiceSchema, wheel: z.enum(WHEEL_IDS), parts }),
 ] as const;
 
 /** How a transfer holds the subject's values. */
@@ -85,6 +115,7 @@ export interface TransferFigures {
 }
 
 export interface ProposalAnswer {
-  kind: (typeof PROPOSALS)[number];
+  kind: ProposalKind;
+  /** For each mass the number of its colour. */
   of: number[];
 }

@@ -4,7 +4,12 @@ import { listOf, type Stored } from './versioned';
 export const STUDY_VERSION = 5;
 
 /** What each function makes of a study: version 2 of version 1, and so on. */
-export const studyUpgrades = [withAllFields, withDepthAndChanges, withKeysOfHarmonies, withRecipes];
+export const studyUpgrades = [
+  withAllFields,
+  withDepthAndChanges,
+  withKeysOfHarmonies,
+  withRecipesAndUse,
+];
 
 /**
  * Version 1 grew by fields that older documents lack; from version 2 on all are there. The values are
@@ -68,12 +73,34 @@ function withKeysOfHarmonies(document: Stored): Stored {
   };
 }
 
-/** In version 5 a swatch may have the recipe that it is mixed by, and the study has a medium. */
-function withRecipes(document: Stored): Stored {
+/** In version 5 a swatch may have the recipe that it is mixed by, the study has a medium, and what its picture is used for. */
+function withRecipesAndUse(document: Stored): Stored {
   const palette = document.palette as Stored;
   return {
     ...document,
     medium: 'paint',
+    use: {
+      transfer: { colours: null, mode: 'held', way: 'by value', held: [], prominence: [] },
+      mood: {
+        mood: 'golden evening',
+        settings: {
+          lightHue: 68,
+          lightChroma: 0.055,
+          shadowHue: 285,
+          shadowChroma: 0.03,
+          key: -0.3,
+          range: 1,
+          apart: 0.3,
+          chroma: 1.08,
+          greens: 4,
+          air: 0.2,
+        },
+      },
+      whatIf: [],
+      key: { hue: 60, scheme: 'analogous', degree: 0.5, keepsSkin: true, keepsNeutrals: true },
+      parts: [],
+      variants: [],
+    },
     palette: { ...palette, swatches: listOf(palette.swatches).map(withoutRecipe) },
   };
 }

@@ -48,6 +48,9 @@ const SECTORS: Record<SchemeName, readonly Sector[]> = {
   'warm against cool': [0, 180].map((centre) => ({ centre, half: 45 })),
 };
 
+/** The sectors of a scheme about a key at 0 degrees. */
+export const schemeSectors = (scheme: SchemeName): readonly Sector[] => SECTORS[scheme];
+
 /** A scheme laid on a picture in its best rotation. */
 export interface HarmonyFit {
   scheme: SchemeName;

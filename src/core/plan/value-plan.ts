@@ -8,7 +8,8 @@ import { connectedComponents } from '../raster/connected-components';
 import { greyOfValue, VALUE_BINS, type ValueImage } from '../picture/value-map';
 import type { Drawing, Mark } from './drawing';
 import { withoutSmallMasses } from './large-masses';
-import { gridLines, type TransferGrid } from './transfer-grid';
+import { gridMarks } from './grid-marks';
+import type { TransferGrid } from './transfer-grid';
 import { zoneShapes } from './zone-shapes';
 
 /** Sheets in millimetres, upright. */
@@ -171,32 +172,6 @@ function keyOf(zones: readonly Zone[], scale: ValueScale, box: Box, height: numb
       },
     ];
   });
-}
-
-function gridMarks(grid: TransferGrid, box: Box): Mark[] {
-  const { vertical, horizontal, labels } = gridLines(grid, box.width / box.height);
-  // White under black: it is seen over dark zones as over light ones.
-  const line = (x1: number, y1: number, x2: number, y2: number): Mark[] => [
-    { kind: 'line', x1, y1, x2, y2, stroke: '#ffffff', strokeWidth: 0.5 },
-    { kind: 'line', x1, y1, x2, y2, stroke: '#000000', strokeWidth: 0.2 },
-  ];
-  return [
-    ...vertical.flatMap((x) =>
-      line(box.x + x * box.width, box.y, box.x + x * box.width, box.y + box.height),
-    ),
-    ...horizontal.flatMap((y) =>
-      line(box.x, box.y + y * box.height, box.x + box.width, box.y + y * box.height),
-    ),
-    ...labels.map(({ text: words, x, y }): Mark => ({
-      kind: 'text',
-      x: x === null ? box.x - 1.5 : box.x + x * box.width,
-      y: y === null ? box.y - 1.5 : box.y + y * box.height + 1,
-      words,
-      size: 3,
-      fill: '#000000',
-      anchor: x === null ? 'end' : 'middle',
-    })),
-  ];
 }
 
 /** Where each mass of a zone carries its number. */

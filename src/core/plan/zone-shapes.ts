@@ -6,16 +6,24 @@ import { ringArea } from '../raster/polylines';
 /** Rings smaller than this share of the picture are specks that nobody paints. */
 const SPECK = 0.0004;
 
+type Cells = Pick<ColourGrid, 'width' | 'height' | 'across' | 'down'>;
+
 /**
  * The zones between thresholds (Munsell values, rising) as SVG paths inside `box`, from dark to
  * light. Each zone's shape reaches under all lighter ones, so that no gap shows between two.
  */
-export function zoneShapes(
-  { width, height, across, down, value, mask }: ColourGrid,
-  thresholds: readonly number[],
+export function zoneShapes(grid: ColourGrid, thresholds: readonly number[], box: Box): string[] {
+  const values = Array.from(grid.value, (one, cell) => (grid.mask[cell] ? one : -1));
+  const pathOver = contourPath(grid, box);
+  // The darkest zone is all there is.
+  return [-0.5, ...thresholds].map((threshold) => pathOver(values, threshold));
+}
+
+/** For numbers of cells the SVG path, inside `box`, around those over a threshold; specks are left out. */
+export function contourPath(
+  { width, height, across, down }: Cells,
   box: Box,
-): string[] {
-  const values = Array.from(value, (one, cell) => (mask[cell] ? one : -1));
+): (numbers: number[], threshold: number) => string {
   const trace = contours().size([width, height]).smooth(true);
   const least = SPECK * across * down;
   const x = (px: number) => Math.round((box.x + (Math.min(px, across) / across) * box.width) * 100);
@@ -28,15 +36,13 @@ export function zoneShapes(
       )
       .map(([px, py]) => `${x(px) / 100} ${y(py) / 100}`)
       .join('L')}Z`;
-  // The darkest zone is all there is.
-  return [-0.5, ...thresholds].map((threshold) =>
+  return (numbers, threshold) =>
     trace
-      .contour(values, threshold)
+      .contour(numbers, threshold)
       .coordinates.flatMap((polygon) =>
         polygon.filter((ring) => ringArea(ring) >= least).map(pathOf),
       )
-      .join(''),
-  );
+      .join('');
 }
 
 /** Whether a point lies on the straight line between its neighbours, and so says nothing. */

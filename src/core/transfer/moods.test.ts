@@ -17,6 +17,7 @@ const AS_IT_IS: MoodSettings = {
   apart: 0,
   chroma: 1,
   greens: 0,
+  air: 0,
 };
 const THRESHOLD = 5;
 
@@ -32,6 +33,22 @@ const scene = paintedBy(120, 90, (x, y) => {
 });
 const at = ({ data, width }: Picture, x: number, y: number): Oklab =>
   oklabFromBytes(data.slice((y * width + x) * 4, (y * width + x) * 4 + 3) as unknown as Bytes);
+
+/** The sky far, the ground near. */
+const FAR_ABOVE = Uint8Array.from({ length: 120 * 90 }, (_, pixel) =>
+  Math.floor(pixel / 120) < 60 ? 255 : 0,
+);
+
+it('the air takes what is far toward its own light, and leaves what is near', () => {
+  const clear = moodPicture(scene, AS_IT_IS, THRESHOLD, FAR_ABOVE);
+  const veiled = moodPicture(scene, { ...AS_IT_IS, air: 1 }, THRESHOLD, FAR_ABOVE);
+  expect(at(veiled, 90, 85)).toEqual(at(clear, 90, 85));
+  const [wall, shade] = [at(veiled, 30, 55), at(veiled, 90, 55)];
+  const [wallWas, shadeWas] = [at(clear, 30, 55), at(clear, 90, 55)];
+  expect(wall.L - shade.L).toBeLessThan(0.3 * (wallWas.L - shadeWas.L));
+  expect(oklchFromOklab(wall).C).toBeLessThan(0.3 * oklchFromOklab(wallWas).C);
+  expect(shade.L).toBeGreaterThan(shadeWas.L + 0.1);
+});
 
 it('a mood that does nothing leaves the picture as it is', () => {
   const same = moodPicture(scene, AS_IT_IS, THRESHOLD);
@@ -142,9 +159,10 @@ it('whatever the sliders say, it is a picture within what can be painted', () =>
         apart: fc.double({ min: -1, max: 1.5, noNaN: true }),
         chroma: fc.double({ min: 0, max: 1.5, noNaN: true }),
         greens: fc.double({ min: -20, max: 20, noNaN: true }),
+        air: fc.double({ min: 0, max: 1, noNaN: true }),
       }),
       (settings) => {
-        const { data } = moodPicture(scene, settings, THRESHOLD);
+        const { data } = moodPicture(scene, settings, THRESHOLD, FAR_ABOVE);
         for (let i = 3; i < data.length; i += 4) if (data[i] !== 255) throw new Error('alpha');
         const [dark, light] = [at({ ...scene, data }, 90, 85), at({ ...scene, data }, 10, 40)];
         expect(valueOfOklab(dark)).toBeGreaterThan(0.1);

@@ -35,6 +35,8 @@ export interface MoodSettings {
   chroma: number;
   /** How far greens turn toward blue-green where no sun is, in degrees. */
   greens: number;
+  /** What the air takes of what is far, 0–1. */
+  air: number;
 }
 
 export const MOOD_SETTINGS: Readonly<Record<Mood, MoodSettings>> = {
@@ -48,6 +50,7 @@ export const MOOD_SETTINGS: Readonly<Record<Mood, MoodSettings>> = {
     apart: 0.5,
     chroma: 1.08,
     greens: 0,
+    air: 0.15,
   },
   overcast: {
     lightHue: 240,
@@ -59,6 +62,7 @@ export const MOOD_SETTINGS: Readonly<Record<Mood, MoodSettings>> = {
     apart: -0.4,
     chroma: 0.75,
     greens: 8,
+    air: 0.35,
   },
   'golden evening': {
     lightHue: 68,
@@ -70,6 +74,7 @@ export const MOOD_SETTINGS: Readonly<Record<Mood, MoodSettings>> = {
     apart: 0.3,
     chroma: 1.08,
     greens: 4,
+    air: 0.2,
   },
   dusk: {
     lightHue: 300,
@@ -81,6 +86,7 @@ export const MOOD_SETTINGS: Readonly<Record<Mood, MoodSettings>> = {
     apart: 0,
     chroma: 0.7,
     greens: 14,
+    air: 0.35,
   },
   moonlight: {
     lightHue: 240,
@@ -92,17 +98,19 @@ export const MOOD_SETTINGS: Readonly<Record<Mood, MoodSettings>> = {
     apart: 0.3,
     chroma: 0.35,
     greens: 16,
+    air: 0.3,
   },
   fog: {
     lightHue: 235,
     lightChroma: 0.004,
     shadowHue: 240,
     shadowChroma: 0.006,
-    key: 1.2,
-    range: 0.42,
+    key: 0.9,
+    range: 0.6,
     apart: -0.2,
-    chroma: 0.5,
+    chroma: 0.6,
     greens: 8,
+    air: 0.95,
   },
   lamp: {
     lightHue: 66,
@@ -114,6 +122,7 @@ export const MOOD_SETTINGS: Readonly<Record<Mood, MoodSettings>> = {
     apart: 0.8,
     chroma: 0.85,
     greens: 6,
+    air: 0,
   },
 };
 
@@ -127,6 +136,8 @@ const SOFT = 3;
 const GREEN = 125;
 const GREEN_REACH = 45;
 const STEPS = 2048;
+/** The most that the air takes of what is farthest. */
+const AIR = 0.85;
 
 /** How values go into a mood: by the subject's median, and where its light is parted from its shadow. */
 interface Grading {
@@ -138,11 +149,19 @@ interface Grading {
 /**
  * The same scene in another mood: values move by their light and their range, lights and shadows apart; what lies in the
  * light takes the light's hue and what lies in shadow the ambient one, passing softly from one into the other; greens
- * cool where no sun is. `threshold` is the Munsell value that parts light from shadow.
+ * cool where no sun is. `threshold` is the Munsell value that parts light from shadow; `distances` says for each pixel how
+ * far away it is, 0 near to 255 far, where the air is to take what is far: toward the colour and the value of its lights.
  */
-export function moodPicture(picture: Picture, settings: MoodSettings, threshold: number): Picture {
+export function moodPicture(
+  picture: Picture,
+  settings: MoodSettings,
+  threshold: number,
+  distances?: Uint8Array,
+): Picture {
   const { data, width, height } = picture;
-  const median = quantile(valueImageOf(picture).counts, 0.5);
+  const { counts } = valueImageOf(picture);
+  const median = quantile(counts, 0.5);
+  const veil = (settings.air * AIR) / 255;
   const { grey, light } = gradingOf(settings, median, threshold);
   const turn = (degrees: number) => (degrees * Math.PI) / 180;
   const [lightA, lightB, shadowA, shadowB] = [
@@ -151,9 +170,11 @@ export function moodPicture(picture: Picture, settings: MoodSettings, threshold:
     settings.shadowChroma * Math.cos(turn(settings.shadowHue)),
     settings.shadowChroma * Math.sin(turn(settings.shadowHue)),
   ];
+  const lights = Math.round((quantile(counts, 0.85) * STEPS) / 10);
+  const [airGrey, airA, airB] = [grey[lights], (lightA + shadowA) / 2, (lightB + shadowB) / 2];
   const out = data.slice();
   const written = new Float64Array(3);
-  for (let at = 0; at < data.length; at += 4) {
+  for (let at = 0, pixel = 0; at < data.length; at += 4, pixel++) {
     if (data[at + 3] < OPAQUE) continue;
     const r = LINEAR_OF_BYTE[data[at]];
     const g = LINEAR_OF_BYTE[data[at + 1]];
@@ -162,13 +183,19 @@ export function moodPicture(picture: Picture, settings: MoodSettings, threshold:
     const place = (quickValueOfLuminance(luminance(r, g, blue)) * STEPS) / 10;
     const low = Math.min(STEPS - 1, place | 0);
     const part = place - low;
-    const newGrey = grey[low] * (1 - part) + grey[low + 1] * part;
+    let newGrey = grey[low] * (1 - part) + grey[low + 1] * part;
     const lit = light[low] * (1 - part) + light[low + 1] * part;
     let a = aOf(l, m, s) * settings.chroma;
     let b = bOf(l, m, s) * settings.chroma;
     if (settings.greens !== 0) [a, b] = cooled(a, b, turn(settings.greens) * (1 - lit));
     a += lit * lightA + (1 - lit) * shadowA;
     b += lit * lightB + (1 - lit) * shadowB;
+    if (distances && veil > 0) {
+      const taken = veil * distances[pixel];
+      newGrey += taken * (airGrey - newGrey);
+      a += taken * (airA - a);
+      b += taken * (airB - b);
+    }
     const wanted = Math.sqrt(a * a + b * b);
     const room = wanted > 1e-6 ? chromaRoom(newGrey, Math.atan2(b, a)) : 0;
     const scale = wanted > room ? room / wanted : 1;

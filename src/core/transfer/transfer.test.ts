@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { ciede2000 } from '../colour/ciede2000';
 import { labFromOklab } from '../colour/cielab';
-import { oklabFromBytes, oklabFromHex, type Bytes } from '../colour/hex';
+import { oklabFromBytes, oklabFromHex } from '../colour/hex';
 import { oklabDistance, oklchFromOklab, type Oklab } from '../colour/oklab';
 import { valueOfOklab } from '../colour/value';
 import { measureSources } from '../measure/sources';
@@ -9,43 +9,18 @@ import { zoneEdges, zoneMap } from '../measure/zones';
 import { extractPalette } from '../palette/extract';
 import { mirror, type Picture } from '../picture/picture';
 import { valueImageOf } from '../picture/value-map';
-import { randomFrom } from '../seeded';
-import { anySrgb, paintedBy } from '../testing';
+import { anySrgb } from '../testing';
 import { assignment, assignmentCost } from './assignment';
 import { heldPicture } from './held';
 import type { AssignmentProblem } from './prices';
 import { PROPOSAL_WEIGHTS, PROPOSALS, proposals, sharedDifference } from './proposals';
 import { strictPicture } from './strict';
 import { subjectOf, type SubjectMass } from './subject';
+import { scene } from './testing';
 
 const of = (hex: string) => oklabFromHex(hex) as Oklab;
 const SQUINT = 0.008;
 const CUT = { zones: 4, breaks: 'natural' as const, thresholds: [] };
-
-/** A made-up scene: sky, hills, a house with a lit and a shaded wall, ground; with grain and turns of form. */
-function scene(seed: number): Picture {
-  const random = randomFrom(seed);
-  const colour = () => [40 + random() * 190, 40 + random() * 190, 40 + random() * 190];
-  const [sky, hill, lit, shade, ground] = [colour(), colour(), colour(), colour(), colour()];
-  const [horizon, left, width] = [40 + random() * 20, 20 + random() * 40, 40 + random() * 20];
-  return paintedBy(160, 120, (x, y) => {
-    const ridge = horizon + 10 * Math.sin(x / (12 + seed));
-    const inHouse = x > left && x < left + width && y > horizon && y < horizon + 45;
-    const base = inHouse
-      ? x < left + width * 0.55
-        ? lit
-        : shade
-      : y < ridge
-        ? sky
-        : y < ridge + 25
-          ? hill
-          : ground;
-    const turn = 1 + 0.15 * Math.sin(x / 30) + 0.1 * Math.cos(y / 25) + 0.03 * (random() - 0.5);
-    return base.map((channel) =>
-      Math.max(0, Math.min(255, Math.round(channel * turn))),
-    ) as unknown as Bytes;
-  });
-}
 
 const labAt = ({ data }: Picture, at: number) =>
   labFromOklab(oklabFromBytes([data[at * 4], data[at * 4 + 1], data[at * 4 + 2]]));

@@ -23,6 +23,7 @@ const PART_WORDS: Record<StudyPart, (state: StudyRevision) => string> = {
   light: () => 'light and shadow corrected',
   depth: () => 'depth marked',
   hidden: () => 'hidden colours set anew',
+  use: () => 'other colours, moods or changes tried',
   medium: () => 'another medium',
   palette: ({ swatches }) =>
     swatches === 0

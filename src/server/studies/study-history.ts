@@ -35,6 +35,7 @@ const OF: Record<StudyPart, (document: StudyDocument) => unknown> = {
   light: ({ lightAndShadow }) => lightAndShadow,
   depth: ({ depth }) => depth,
   hidden: ({ hidden }) => hidden,
+  use: ({ use }) => use,
   medium: ({ medium }) => medium,
   // Shares follow from picture and palette: nobody changed them.
   palette: ({ palette }) => ({

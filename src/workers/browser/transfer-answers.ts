@@ -1,89 +1,105 @@
+import { wheelOf } from '@/core/colour/wheel';
+import { valueOfOklab } from '@/core/colour/value';
+import { MASS_CELLS } from '@/core/measure/masses';
 import { zoneEdges } from '@/core/measure/zones';
-import { copyPicture, type Picture } from '@/core/picture/picture';
-import { valueOfEdge } from '@/core/picture/value-map';
+import { extractPalette } from '@/core/palette/extract';
+import { sampledBlocks } from '@/core/picture/blocks';
+import { colourGrid } from '@/core/picture/colour-grid';
+import type { Picture } from '@/core/picture/picture';
+import { echoPlaces } from '@/core/transfer/echo';
 import { heldValues } from '@/core/transfer/figures';
-import { heldPicture } from '@/core/transfer/held';
-import { moodEffect, moodPicture } from '@/core/transfer/moods';
-import { proposals } from '@/core/transfer/proposals';
-import { strictPicture } from '@/core/transfer/strict';
-import { NO_MASS, subjectOf, type Subject } from '@/core/transfer/subject';
+import { keyEffect } from '@/core/transfer/key-effect';
+import { moodEffect } from '@/core/transfer/moods';
+import { belongingOf } from '@/core/transfer/outside';
+import { planMasses } from '@/core/transfer/plan-masses';
+import { whatIfEffect } from '@/core/transfer/what-if-effect';
 import type { QueryOf } from '@/contracts/desk-query/desk-query';
-import type { Answers } from './answer';
-import type { DerivedImages } from './derived-images';
+import type { Answers, Sources } from './answer';
+import {
+  chosenOf,
+  madePicture,
+  massesOf,
+  massOf,
+  moodIn,
+  pictureOfSize,
+  proposalsIn,
+  subjectIn,
+  transferredPicture,
+} from './made-picture';
 
-/** The subject of each picture as it was read last: it stands while colours are tried on it. */
-const subjects = new WeakMap<Picture, { squint: number; subject: Subject }>();
+/** Colours that are shown of a mood. */
+const MOOD_COLOURS = 7;
 
-function subjectIn(images: DerivedImages, squint: number): Subject {
-  const known = subjects.get(images.picture);
-  if (known?.squint === squint) return known.subject;
-  const subject = subjectOf(images, squint);
-  subjects.set(images.picture, { squint, subject });
-  return subject;
-}
+const made = (
+  query: QueryOf<'transferred' | 'mood' | 'whatIf' | 'oneKey'>,
+  { images }: Sources,
+): Picture => madePicture(images, query, pictureOfSize(images, query));
 
-/** The same masses at half the size. */
-const halves = new WeakMap<Subject, Subject>();
-
-function half(images: DerivedImages, subject: Subject, squint: number): Subject {
-  const known = halves.get(subject);
-  if (known) return known;
-  const small = subjectOf(images, squint, images.half().picture);
-  halves.set(subject, small);
-  return small;
-}
-
-function made(
-  { colours, of, mode, values, quick }: Omit<QueryOf<'transferred'>, 'kind'>,
-  images: DerivedImages,
-): { picture: Picture; missed: number } {
-  const whole = subjectIn(images, values.squint);
-  const subject = quick ? half(images, whole, values.squint) : whole;
-  const chosen = whole.masses.map((_, mass) =>
-    Math.min(colours.length - 1, Math.max(0, of[mass] ?? 0)),
-  );
-  if (mode === 'held') return { picture: heldPicture(subject, colours, chosen), missed: 0 };
-  const edges = zoneEdges(images.plain().counts, values);
-  return strictPicture(subject, colours, chosen, edges);
-}
+const massGrid = (picture: Picture) => colourGrid(picture, sampledBlocks(picture), MASS_CELLS);
 
 /** What the step Use is answered. */
 export const transferAnswers = {
+  transferred: made,
+  mood: made,
+  whatIf: made,
+  oneKey: made,
+
   subject: ({ squint }, { images }) => subjectIn(images, squint).masses,
-
-  massAt({ squint, place }, { images }) {
-    const { picture, field } = subjectIn(images, squint);
-    const x = Math.min(picture.width - 1, Math.max(0, Math.floor(place.x * picture.width)));
-    const y = Math.min(picture.height - 1, Math.max(0, Math.floor(place.y * picture.height)));
-    const mass = field.first[y * picture.width + x];
-    return mass === NO_MASS ? null : mass;
-  },
-
-  proposals({ squint, colours, locks }, { images }) {
-    const subject = subjectIn(images, squint);
-    return proposals({ ...subject, colours, locks }).map(({ kind, of }) => ({
-      kind,
-      of,
-    }));
-  },
-
-  transferred: (query, { images }) => copyPicture(made(query, images).picture),
+  massAt: ({ squint, place }, { images }) => massOf(subjectIn(images, squint), place),
+  massesAt: ({ squint, places }, { images }) => massesOf(images, squint, places),
+  proposals: (query, { images }) =>
+    proposalsIn(images, query).map(({ kind, of }) => ({ kind, of })),
 
   transferFigures(query, { images }) {
-    const { picture, missed } = made({ ...query, quick: false }, images);
+    const { picture, missed } = transferredPicture(images, query);
     const edges = zoneEdges(images.plain().counts, query.values);
     return { ...heldValues(images.picture, picture, edges), missed };
   },
 
-  mood({ settings, squint, quick }, { images }) {
-    const threshold = valueOfEdge(images.split(squint).edge);
-    const from = quick ? images.half().picture : images.picture;
-    return moodPicture(from, settings, threshold);
+  echo({ colour, within, ...query }, { images }) {
+    const { masses, borders: _ } = images.masses(query.values.squint);
+    const own = chosenOf(images, query).map((of) => of === colour);
+    const value = valueOfOklab(query.colours[colour].colour);
+    return echoPlaces(masses, massGrid(images.picture), own, value, within);
   },
 
-  moodEffect({ settings, squint }, { images }) {
-    const threshold = valueOfEdge(images.split(squint).edge);
+  massPlan({ within, order, mode, ...query }, { images }) {
+    const colours = query.colours.map(({ colour }) => colour);
+    return planMasses(subjectIn(images, query.values.squint), colours, chosenOf(images, query), {
+      half: within,
+      order,
+      isStrict: mode === 'strict',
+    });
+  },
+
+  belonging: ({ colours }, { images }) => belongingOf(images.picture, colours),
+
+  moodEffect(query, { images }) {
     const small = images.half().picture;
-    return moodEffect(small, moodPicture(small, settings, threshold));
+    const after = moodIn(images, query, small);
+    const { swatches } = extractPalette(after, { count: MOOD_COLOURS });
+    return {
+      ...moodEffect(small, after),
+      palette: swatches.map(({ colour, share }) => ({ colour, share })),
+    };
+  },
+
+  whatIfEffect({ place, ...query }, { images }) {
+    const [mass] = massesOf(images, query.squint, [place]);
+    if (mass === null) return null;
+    const { masses, borders } = images.masses(query.squint);
+    const small = images.half().picture;
+    const after = madePicture(
+      images,
+      { ...query, kind: 'whatIf', size: 'half', grey: false },
+      small,
+    );
+    return whatIfEffect(masses, borders, mass, massGrid(images.picture), massGrid(after));
+  },
+
+  keyEffect({ key, wheel, parts }, { images }) {
+    const small = images.half().picture;
+    const query = { kind: 'oneKey', key, wheel, parts, size: 'half', grey: false } as const;
+    return keyEffect(small, madePicture(images, query, small), key, wheelOf(wheel));
   },
 } satisfies Partial<Answers>;

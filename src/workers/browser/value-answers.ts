@@ -1,4 +1,3 @@
-import type { DepthMark } from '@/core/depth/depth-marks';
 import { massDepths, readDepth } from '@/core/depth/depth-study';
 import { hazePicture } from '@/core/depth/haze-picture';
 import { readForm } from '@/core/form/form-study';
@@ -25,6 +24,7 @@ import { bilinear } from '@/core/raster/bilinear';
 import type { Answers, VeilAnswers } from './answer';
 import type { DerivedImages } from './derived-images';
 import { hatching } from './hatching';
+import { framedMarks } from './made-picture';
 
 /** Following a hand is done at half the size. */
 const sized = (images: DerivedImages, quick: boolean) => (quick ? images.half() : images);
@@ -115,14 +115,6 @@ export const valueAnswers = {
   plan: ({ plan: { values, ...plan } }, { images }) =>
     valuePlan(images.through(values.squint), { ...values, ...plan }),
 } satisfies Partial<Answers>;
-
-/** Marks on the original as marks on the picture as it is framed. */
-function framedMarks({ framed }: DerivedImages, marks: readonly DepthMark[]): DepthMark[] {
-  return marks.map(({ is, x, y }) => {
-    const [{ points }] = framed([{ tool: 'lasso' as const, radius: 0, points: [{ x, y }] }]);
-    return { is, ...points[0] };
-  });
-}
 
 /** A veil over what is quiet, the thicker the quieter. */
 function quietVeil(images: DerivedImages): Picture {

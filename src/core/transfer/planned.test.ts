@@ -1,0 +1,168 @@
+import { oklabFromHex } from '../colour/hex';
+import type { Oklab } from '../colour/oklab';
+import { valueOfOklab } from '../colour/value';
+import { MUNSELL_SCALE } from '../colour/value-scale';
+import { svgOf } from '../plan/drawing';
+import { massDrawing, MAX_CANVAS } from '../plan/mass-drawing';
+import { MASS_CELLS } from '../measure/masses';
+import { measureSources } from '../measure/sources';
+import { sampledBlocks } from '../picture/blocks';
+import { colourGrid } from '../picture/colour-grid';
+import { paintedBy } from '../testing';
+import { belongingOf } from './outside';
+import { echoPlaces } from './echo';
+import { planMasses } from './plan-masses';
+import { proposals } from './proposals';
+import { subjectOf } from './subject';
+import { scene } from './testing';
+
+const of = (hex: string) => oklabFromHex(hex) as Oklab;
+const COLOURS = ['#2b3340', '#8a4a32', '#c79a55', '#5c6b80', '#e3d2b0'].map(of);
+
+function solved(seed: number) {
+  const sources = measureSources(scene(seed));
+  const subject = subjectOf(sources, 0.008);
+  const [first] = proposals({
+    ...subject,
+    colours: COLOURS.map((colour) => ({ colour, share: null, height: null })),
+  });
+  return { sources, subject, of: first.of };
+}
+
+describe('the plan', () => {
+  it.each([1, 2, 3, 4])(
+    'of scene %i has every cell in a mass, in the order of painting',
+    (seed) => {
+      const { subject, of: chosen } = solved(seed);
+      const settings = { half: 0.5, order: 'dark first' as const, isStrict: false };
+      const plan = planMasses(subject, COLOURS, chosen, settings);
+      expect(Math.min(...plan.labels)).toBeGreaterThanOrEqual(0);
+      expect(Math.max(...plan.labels)).toBeLessThan(plan.masses.length);
+      expect(plan.masses.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 5);
+      const large = plan.masses.filter(({ share }) => share >= 0.015);
+      expect(plan.masses.slice(0, large.length)).toEqual(large);
+      large
+        .slice(1)
+        .forEach(({ value }, i) => expect(value).toBeGreaterThanOrEqual(large[i].value));
+      // Each number stands in its own mass.
+      plan.masses.forEach(({ place }, mass) => {
+        const cell =
+          Math.floor(place.y * plan.height) * plan.width + Math.floor(place.x * plan.width);
+        if (plan.labels.includes(mass)) expect(plan.labels[cell]).toBe(mass);
+      });
+      const light = planMasses(subject, COLOURS, chosen, { ...settings, order: 'light first' });
+      expect(light.masses[0].value).toBeGreaterThanOrEqual(large.at(-1)!.value - 1e-9);
+      const strict = planMasses(subject, COLOURS, chosen, { ...settings, isStrict: true });
+      for (const { of: own, colour } of strict.masses) expect(colour).toEqual(COLOURS[own]);
+    },
+  );
+
+  it('is drawn in the size of the canvas, with a grid and a list of all', () => {
+    const { subject, of: chosen } = solved(2);
+    const plan = planMasses(subject, COLOURS, chosen, {
+      half: 0.5,
+      order: 'dark first',
+      isStrict: false,
+    });
+    const rows = plan.masses.map((_, i) => ({
+      name: `Swatch <${i}>`,
+      lines: ['2 parts of umber'],
+    }));
+    const sheet = {
+      title: 'A house',
+      canvas: { width: 400, height: 300 },
+      grid: { kind: 'squares' as const, short: 4 },
+      fill: 'colours' as const,
+      scale: MUNSELL_SCALE,
+    };
+    const drawing = massDrawing(plan, rows, sheet);
+    const frame = drawing.parts.find(({ name }) => name === 'frame')!.marks[0];
+    expect(frame).toMatchObject({ kind: 'rect', width: 400, height: 300 });
+    const words = drawing.parts.flatMap(({ marks }) =>
+      marks.flatMap((mark) => (mark.kind === 'text' ? [mark.words] : [])),
+    );
+    rows.forEach(({ name }) => expect(words).toContain(name));
+    expect(words.filter((one) => one === '2 parts of umber').length).toBe(rows.length);
+    expect(svgOf(drawing)).toContain('Swatch &lt;0&gt;');
+    for (const { marks } of drawing.parts)
+      for (const mark of marks)
+        if (mark.kind === 'text') {
+          expect(mark.x).toBeLessThan(drawing.width);
+          expect(mark.y).toBeLessThan(drawing.height);
+        }
+    expect(() =>
+      massDrawing(plan, rows, { ...sheet, canvas: { width: MAX_CANVAS + 1, height: 300 } }),
+    ).toThrow(RangeError);
+  });
+});
+
+describe('an echo', () => {
+  it.each([1, 2, 3, 4, 5, 6])(
+    'in scene %i lies outside its own masses, at its value, apart',
+    (seed) => {
+      const { sources, subject, of: chosen } = solved(seed);
+      const { masses } = sources.masses(0.008);
+      const grid = colourGrid(subject.picture, sampledBlocks(subject.picture), MASS_CELLS);
+      let found = 0;
+      for (let colour = 0; colour < COLOURS.length; colour++) {
+        const own = chosen.map((one) => one === colour);
+        const value = valueOfOklab(COLOURS[colour]);
+        const places = echoPlaces(masses, grid, own, value, 0.5);
+        expect(places.length).toBeLessThanOrEqual(3);
+        for (const { x, y } of places) {
+          const cell = Math.floor(y * grid.down) * grid.width + Math.floor(x * grid.across);
+          expect(own[masses.labels[cell]]).toBe(false);
+          expect(Math.abs(grid.value[cell] - value)).toBeLessThanOrEqual(0.5);
+          found++;
+        }
+        places.forEach((one, i) =>
+          places
+            .slice(i + 1)
+            .forEach((other) =>
+              expect(
+                Math.hypot((one.x - other.x) * grid.across, (one.y - other.y) * grid.down),
+              ).toBeGreaterThan(0.1 * Math.hypot(grid.across, grid.down)),
+            ),
+        );
+      }
+      expect(found).toBeGreaterThan(0);
+    },
+  );
+
+  it('is nowhere when nothing has its value', () => {
+    const flat = paintedBy(90, 60, () => [200, 190, 180]);
+    const sources = measureSources(flat);
+    const { masses } = sources.masses(0.008);
+    const grid = colourGrid(flat, sampledBlocks(flat), MASS_CELLS);
+    expect(
+      echoPlaces(
+        masses,
+        grid,
+        masses.masses.map(() => false),
+        2,
+        0.5,
+      ),
+    ).toEqual([]);
+  });
+});
+
+describe('what belongs', () => {
+  it('is counted by swatch, and what crept in is named', () => {
+    // Half of the first colour, a third of the second, the rest a green that is in no palette.
+    const painted = paintedBy(120, 60, (x) =>
+      x < 60 ? [0x8a, 0x4a, 0x32] : x < 100 ? [0xe3, 0xd2, 0xb0] : [30, 190, 70],
+    );
+    const { shares, outside, strays } = belongingOf(painted, COLOURS);
+    expect(shares[1]).toBeCloseTo(1 / 2, 2);
+    expect(shares[4]).toBeCloseTo(1 / 3, 2);
+    expect(shares[0] + shares[2] + shares[3]).toBe(0);
+    expect(outside).toBeCloseTo(1 / 6, 2);
+    expect(strays).toHaveLength(1);
+    expect(strays[0].share).toBeCloseTo(1 / 6, 2);
+    expect(strays[0].point!.x).toBeGreaterThan(0.83);
+  });
+
+  it('a palette is needed', () => {
+    expect(() => belongingOf(scene(1), [])).toThrow(RangeError);
+  });
+});
