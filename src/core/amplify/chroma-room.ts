@@ -80,3 +80,15 @@ export function chromaRoom(greyLightness: number, hue: number): number {
     known[(r + 1) * COLUMNS + c] * (1 - along) + known[(r + 1) * COLUMNS + next] * along;
   return Math.max(0, upper * (1 - down) + lower * down - 0.001);
 }
+
+let least: Float32Array | null = null;
+
+/** A chroma that sRGB holds at a luminance (given as for `chromaRoom`) whatever the hue: less than `chromaRoom` everywhere. */
+export function leastChromaRoom(greyLightness: number): number {
+  const known = rooms();
+  least ??= Float32Array.from({ length: ROWS }, (_, row) =>
+    known.subarray(row * COLUMNS, (row + 1) * COLUMNS).reduce((min, one) => Math.min(min, one)),
+  );
+  const row = Math.min(ROWS - 2, Math.max(0, Math.floor(greyLightness * (ROWS - 1))));
+  return Math.max(0, Math.min(least[row], least[row + 1]) - 0.001);
+}

@@ -1,5 +1,4 @@
-import { chromaRoom } from '../amplify/chroma-room';
-import { writeAtGrey } from '../amplify/push';
+import { writeBytesAtGrey } from '../amplify/bytes-at-grey';
 import { withValue } from '../colour/at-value';
 import { cubeRoot } from '../colour/cube-root';
 import {
@@ -24,12 +23,18 @@ const NO_HUE = 0.012;
 interface Carry {
   a: number;
   b: number;
-  fromA: number;
-  fromB: number;
   /** Gain times cosine and sine of the turn. */
   cos: number;
   sin: number;
 }
+
+/** What was made last of a picture: where a mass takes another colour only its pixels are made anew. */
+interface Made {
+  carries: Carry[];
+  keep: Uint8Array | undefined;
+  data: Uint8ClampedArray;
+}
+const lastOf = new WeakMap<Subject, Made>();
 
 /**
  * The subject in other colours with its values held: each pixel keeps its luminance. A mass takes its colour at the
@@ -37,47 +42,86 @@ interface Carry {
  * pixel) leaves a pixel as it is where it is 255.
  */
 export function heldPicture(
-  { picture, masses, field }: Subject,
+  subject: Subject,
   colours: readonly Oklab[],
   of: readonly number[],
   keep?: Uint8Array,
 ): Picture {
+  const { picture, masses, field } = subject;
   const { width, height, data } = picture;
   const carries = masses.map(({ colour, value }, mass) =>
     carryOf(colour, value, colours[of[mass]]),
   );
-  const out = data.slice();
-  const written = new Float64Array(3);
-  for (let pixel = 0, at = 0; pixel < field.first.length; pixel++, at += 4) {
+  const last = lastOf.get(subject);
+  const isNew = !last || !isSame(last.keep, keep);
+  const changed = Uint8Array.from(carries, (carry, mass) =>
+    isNew || !isSameCarry(carry, last.carries[mass]) ? 1 : 0,
+  );
+  const out = isNew ? data.slice() : last.data.slice();
+  const pixels = width * height;
+  const chunk = Math.min(pixels, MAX_KNOWN);
+  let tones = tonesOf(picture, 0, chunk);
+  for (let pixel = 0, at = 0, t = 0; pixel < pixels; pixel++, at += 4, t += 4) {
+    if (t === tones.length) {
+      tones = tonesOf(picture, pixel, Math.min(pixels, pixel + chunk));
+      t = 0;
+    }
     const first = field.first[pixel];
+    if (first === NO_MASS) continue;
+    const share = field.weight[pixel];
+    if (changed[first] === 0 && (share === 255 || changed[field.second[pixel]] === 0)) continue;
     const kept = keep ? keep[pixel] / 255 : 0;
-    if (first === NO_MASS || kept === 1) continue;
+    if (kept === 1) continue;
+    const [a, b, grey] = [tones[t], tones[t + 1], tones[t + 2]];
+    const one = carries[first];
+    let wantedA = one.a + one.cos * a - one.sin * b;
+    let wantedB = one.b + one.sin * a + one.cos * b;
+    if (share < 255) {
+      const other = carries[field.second[pixel]];
+      const rest = 1 - share / 255;
+      wantedA += rest * (other.a + other.cos * a - other.sin * b - wantedA);
+      wantedB += rest * (other.b + other.sin * a + other.cos * b - wantedB);
+    }
+    wantedA += kept * (a - wantedA);
+    wantedB += kept * (b - wantedB);
+    writeBytesAtGrey(grey, tones[t + 3], wantedA, wantedB, out, at);
+  }
+  if (pixels > MAX_KNOWN) return { width, height, data: out };
+  lastOf.set(subject, { carries, keep, data: out });
+  // A copy: what was made is gone on from.
+  return { width, height, data: out.slice() };
+}
+
+function isSame(one: Uint8Array | undefined, other: Uint8Array | undefined): boolean {
+  if (one === other) return true;
+  return one?.length === other?.length && one!.every((share, pixel) => share === other![pixel]);
+}
+
+const isSameCarry = (one: Carry, other: Carry) =>
+  one.a === other.a && one.b === other.b && one.cos === other.cos && one.sin === other.sin;
+
+/** Of a picture whose colours are tried the a, b, grey and lightness of each pixel: read once, used for every try. */
+const known = new WeakMap<Picture, Float32Array>();
+/** Pictures of more pixels are read part by part, and nothing of them is kept: it would take too much room. */
+const MAX_KNOWN = 3_000_000;
+
+function tonesOf(picture: Picture, from: number, to: number): Float32Array {
+  const had = known.get(picture);
+  if (had) return had;
+  const { data, width, height } = picture;
+  const tones = new Float32Array((to - from) * 4);
+  for (let n = 0, at = from * 4; n < tones.length; n += 4, at += 4) {
     const r = LINEAR_OF_BYTE[data[at]];
     const g = LINEAR_OF_BYTE[data[at + 1]];
     const blue = LINEAR_OF_BYTE[data[at + 2]];
     const [l, m, s] = [longRoot(r, g, blue), mediumRoot(r, g, blue), shortRoot(r, g, blue)];
-    const [a, b] = [aOf(l, m, s), bOf(l, m, s)];
-    const grey = cubeRoot(Math.max(0, luminance(r, g, blue)));
-    const weight = field.weight[pixel] / 255;
-    const one = carries[first];
-    let wantedA = weight * carriedA(one, a, b);
-    let wantedB = weight * carriedB(one, a, b);
-    if (weight < 1) {
-      const other = carries[field.second[pixel]];
-      wantedA += (1 - weight) * carriedA(other, a, b);
-      wantedB += (1 - weight) * carriedB(other, a, b);
-    }
-    wantedA += kept * (a - wantedA);
-    wantedB += kept * (b - wantedB);
-    const chroma = Math.sqrt(wantedA * wantedA + wantedB * wantedB);
-    const room = chroma > 1e-6 ? chromaRoom(grey, Math.atan2(wantedB, wantedA)) : 0;
-    const scale = chroma > room ? room / chroma : 1;
-    writeAtGrey(grey, lightnessOf(l, m, s), wantedA * scale, wantedB * scale, written, 0);
-    out[at] = written[0];
-    out[at + 1] = written[1];
-    out[at + 2] = written[2];
+    tones[n] = aOf(l, m, s);
+    tones[n + 1] = bOf(l, m, s);
+    tones[n + 2] = cubeRoot(Math.max(0, luminance(r, g, blue)));
+    tones[n + 3] = lightnessOf(l, m, s);
   }
-  return { width, height, data: out };
+  if (tones.length === width * height * 4) known.set(picture, tones);
+  return tones;
 }
 
 function carryOf(from: Oklab, value: number, to: Oklab): Carry {
@@ -86,17 +130,12 @@ function carryOf(from: Oklab, value: number, to: Oklab): Carry {
   const gain = was < NO_HUE ? Math.min(1, is / NO_HUE) : Math.min(MAX_GAIN, is / was);
   const turn =
     was < NO_HUE || is < 1e-9 ? 0 : Math.atan2(target.b, target.a) - Math.atan2(from.b, from.a);
+  const cos = gain * Math.cos(turn);
+  const sin = gain * Math.sin(turn);
   return {
-    a: target.a,
-    b: target.b,
-    fromA: from.a,
-    fromB: from.b,
-    cos: gain * Math.cos(turn),
-    sin: gain * Math.sin(turn),
+    a: target.a - cos * from.a + sin * from.b,
+    b: target.b - sin * from.a - cos * from.b,
+    cos,
+    sin,
   };
 }
-
-const carriedA = (carry: Carry, a: number, b: number) =>
-  carry.a + carry.cos * (a - carry.fromA) - carry.sin * (b - carry.fromB);
-const carriedB = (carry: Carry, a: number, b: number) =>
-  carry.b + carry.sin * (a - carry.fromA) + carry.cos * (b - carry.fromB);

@@ -1,5 +1,4 @@
-import { chromaRoom } from '../amplify/chroma-room';
-import { writeAtGrey } from '../amplify/push';
+import { writeBytesAtGrey } from '../amplify/bytes-at-grey';
 import { aOf, bOf, longRoot, mediumRoot, shortRoot } from '../colour/oklab';
 import { LINEAR_OF_BYTE, luminance } from '../colour/srgb';
 import { luminanceOfValue, quickValueOfLuminance } from '../colour/value';
@@ -173,7 +172,6 @@ export function moodPicture(
   const lights = Math.round((quantile(counts, 0.85) * STEPS) / 10);
   const [airGrey, airA, airB] = [grey[lights], (lightA + shadowA) / 2, (lightB + shadowB) / 2];
   const out = data.slice();
-  const written = new Float64Array(3);
   for (let at = 0, pixel = 0; at < data.length; at += 4, pixel++) {
     if (data[at + 3] < OPAQUE) continue;
     const r = LINEAR_OF_BYTE[data[at]];
@@ -196,14 +194,8 @@ export function moodPicture(
       a += taken * (airA - a);
       b += taken * (airB - b);
     }
-    const wanted = Math.sqrt(a * a + b * b);
-    const room = wanted > 1e-6 ? chromaRoom(newGrey, Math.atan2(b, a)) : 0;
-    const scale = wanted > room ? room / wanted : 1;
     // The search for lightness begins at the new grey: from the old one it would be too far.
-    writeAtGrey(newGrey, newGrey, a * scale, b * scale, written, 0);
-    out[at] = written[0];
-    out[at + 1] = written[1];
-    out[at + 2] = written[2];
+    writeBytesAtGrey(newGrey, newGrey, a, b, out, at);
   }
   return { width, height, data: out };
 }

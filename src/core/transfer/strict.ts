@@ -34,7 +34,8 @@ export function strictPicture(
   const values = colours.map((colour) => valueOfOklab(colour));
   const zones = values.map((value) => zoneOf[binOfValue(value)]);
   const bytes = colours.map(bytesFromOklab);
-  const table = masses.map((_, mass) => tableOf(colours[of[mass]]));
+  const tables = new Map([...new Set(of)].map((c) => [c, tableOf(colours[c])]));
+  const table = masses.map((_, mass) => tables.get(of[mass])!);
   const bins = valueMap(picture);
   const data = picture.data.slice();
   let missed = 0;

@@ -1,5 +1,4 @@
-import { chromaRoom } from '../amplify/chroma-room';
-import { writeAtGrey } from '../amplify/push';
+import { writeBytesAtGrey } from '../amplify/bytes-at-grey';
 import { oklabFromOklch, aOf, bOf, longRoot, mediumRoot, shortRoot } from '../colour/oklab';
 import { LINEAR_OF_BYTE, luminance } from '../colour/srgb';
 import { WARM_AXIS } from '../colour/temperature';
@@ -62,7 +61,6 @@ export function whatIfPicture(
     isMoved(moves[mass] ?? NO_MOVES) ? gradeOf(moves[mass], value) : null,
   );
   const out = data.slice();
-  const written = new Float64Array(3);
   const moved = new Float64Array(3);
   for (let pixel = 0, at = 0; pixel < field.first.length; pixel++, at += 4) {
     const first = field.first[pixel];
@@ -83,14 +81,7 @@ export function whatIfPicture(
     if (other) blend(other, (1 - weight) * (1 - kept), value, a, b, moved);
     const newValue = Math.min(MAX_VALUE, Math.max(MIN_VALUE, value + moved[0]));
     const grey = Math.cbrt(luminanceOfValue(newValue));
-    const [newA, newB] = [a + moved[1], b + moved[2]];
-    const wanted = Math.sqrt(newA * newA + newB * newB);
-    const room = wanted > 1e-6 ? chromaRoom(grey, Math.atan2(newB, newA)) : 0;
-    const scale = wanted > room ? room / wanted : 1;
-    writeAtGrey(grey, grey, newA * scale, newB * scale, written, 0);
-    out[at] = written[0];
-    out[at + 1] = written[1];
-    out[at + 2] = written[2];
+    writeBytesAtGrey(grey, grey, a + moved[1], b + moved[2], out, at);
   }
   return { width, height, data: out };
 }
