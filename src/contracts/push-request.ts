@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { errorBodySchema } from './errors';
 import { keptFamiliesSchema, MAX_PROTECTED_PARTS, onlySchema, pushSchema } from './hidden';
 import { strokeSchema } from './strokes';
 import {
@@ -36,14 +35,3 @@ export const pushRequestSchema = z.object({
   neutral: neutralPointSchema.nullable(),
 });
 export type PushRequest = z.infer<typeof pushRequestSchema>;
-
-export const PUSH_STEPS = ['reading', 'pushing', 'writing'] as const;
-
-/** What the server says while it pushes: how far it is, then the PNG piece by piece. */
-export const pushEventSchema = z.discriminatedUnion('event', [
-  z.object({ event: z.literal('step'), step: z.enum(PUSH_STEPS), share: z.number() }),
-  z.object({ event: z.literal('piece'), base64: z.string() }),
-  z.object({ event: z.literal('done'), width: z.number(), height: z.number() }),
-  z.object({ event: z.literal('refused'), error: errorBodySchema }),
-]);
-export type PushEvent = z.infer<typeof pushEventSchema>;

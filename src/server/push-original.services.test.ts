@@ -60,8 +60,8 @@ describe('a picture pushed at the size it came in', () => {
     expect(hasProfile).toBe(true);
     expect(await chromaAt(png, 1900)).toBeGreaterThan(0.03);
     expect(await chromaAt(png, 300)).toBeLessThan(0.015);
-    expect([...new Set(steps.map(([step]) => step))]).toEqual(['reading', 'pushing', 'writing']);
-    const shares = steps.filter(([step]) => step === 'pushing').map(([, share]) => share);
+    expect([...new Set(steps.map(([step]) => step))]).toEqual(['reading', 'making', 'writing']);
+    const shares = steps.filter(([step]) => step === 'making').map(([, share]) => share);
     expect(shares.length).toBeGreaterThan(4);
     expect(shares).toEqual([...shares].sort((one, other) => one - other));
     expect(shares.at(-1)).toBe(1);
@@ -94,7 +94,7 @@ describe('a picture pushed at the size it came in', () => {
     const begun = pushOriginal(
       studyId,
       order(),
-      (step) => step === 'pushing' && stop.abort(),
+      (step) => step === 'making' && stop.abort(),
       stop.signal,
     );
     await expect(begun).rejects.toThrow();

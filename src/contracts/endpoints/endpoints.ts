@@ -36,7 +36,9 @@ import {
 import { RENDITIONS } from '../pictures';
 import { paperSchema } from '../print';
 import { platesRequestSchema } from '../plates-request';
-import { pushEventSchema, pushRequestSchema } from '../push-request';
+import { madeRequestSchema } from '../made-request';
+import { pictureEventSchema } from '../picture-events';
+import { pushRequestSchema } from '../push-request';
 import { settingsSchema } from '../settings';
 import { saveShelfSchema, shelfContentSchema, shelfRevisionSchema, shelfSchema } from '../shelf';
 import {
@@ -72,8 +74,13 @@ const studies = {
   }),
   printStudy: get('/api/studies/:id/sheet', file, { query: paperQuery }),
   /** The study's picture at its own size with its quiet colours pushed: each step, then the PNG piece by piece. */
-  pushStudy: post('/api/studies/:id/pushed', lines(pushEventSchema), {
+  pushStudy: post('/api/studies/:id/pushed', lines(pictureEventSchema), {
     body: pushRequestSchema,
+    reads: true,
+  }),
+  /** The same in other colours, another mood, with masses changed or in one key. */
+  makeStudy: post('/api/studies/:id/made', lines(pictureEventSchema), {
+    body: madeRequestSchema,
     reads: true,
   }),
   /** The study's picture as plates for some inks, with their PDF and the proof, as a zip. */

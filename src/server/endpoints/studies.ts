@@ -1,4 +1,6 @@
-import type { PushEvent } from '@/contracts/push-request';
+import type { PictureEvent } from '@/contracts/picture-events';
+import type { OnStep } from '../pictures/full-size';
+import { makeOriginal } from '../pictures/make-original';
 import { pushOriginal } from '../pictures/push-original';
 import { studyPlates } from '../print/plates';
 import { printStudy } from '../print/prints';
@@ -44,22 +46,30 @@ export const studyHandlers = {
   },
 
   pushStudy: async ({ params, body, request }) =>
-    inLines<PushEvent>(
-      request,
-      async (say) => {
-        const { png, width, height } = await pushOriginal(
-          params.id,
-          body,
-          (step, share) => say({ event: 'step', step, share }),
-          request.signal,
-        );
-        for (let at = 0; at < png.length; at += PIECE)
-          say({
-            event: 'piece',
-            base64: Buffer.from(png.subarray(at, at + PIECE)).toString('base64'),
-          });
-        say({ event: 'done', width, height });
-      },
-      (error) => ({ event: 'refused', error }),
-    ),
+    pictureInLines(request, (onStep) => pushOriginal(params.id, body, onStep, request.signal)),
+
+  makeStudy: async ({ params, body, request }) =>
+    pictureInLines(request, (onStep) => makeOriginal(params.id, body, onStep, request.signal)),
 } satisfies Partial<Handlers>;
+
+/** A picture that takes its time: each step, then the PNG piece by piece. */
+function pictureInLines(
+  request: Request,
+  make: (onStep: OnStep) => Promise<{ png: Uint8Array; width: number; height: number }>,
+): Response {
+  return inLines<PictureEvent>(
+    request,
+    async (say) => {
+      const { png, width, height } = await make((step, share) =>
+        say({ event: 'step', step, share }),
+      );
+      for (let at = 0; at < png.length; at += PIECE)
+        say({
+          event: 'piece',
+          base64: Buffer.from(png.subarray(at, at + PIECE)).toString('base64'),
+        });
+      say({ event: 'done', width, height });
+    },
+    (error) => ({ event: 'refused', error }),
+  );
+}

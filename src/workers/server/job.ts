@@ -1,3 +1,4 @@
+export { madeJob } from './made-job';
 export { platesJob } from './plates-job';
 export { pushJob } from './push-job';
 export { readJob } from './read-job';

@@ -4,6 +4,7 @@ import { Piscina } from 'piscina';
 import { DEFAULT_SQUINT } from '@/core/picture/squint';
 import type { Picture } from '@/core/picture/picture';
 import type { ReadingJob, ReadingResult } from './job';
+import type { MadeJob } from './made-job';
 import type { MadePlates, PlatesJob } from './plates-job';
 import type { PushJob, PushSaid } from './push-job';
 import type { ReadJob, ReadJobResult } from './read-job';
@@ -35,6 +36,11 @@ export function runReading(job: ReadingJob, signal?: AbortSignal): Promise<Readi
 /** Makes a picture into plates in a worker. */
 export function runPlates(job: PlatesJob, signal?: AbortSignal): Promise<MadePlates> {
   return pool().run(job, { name: 'platesJob', signal });
+}
+
+/** Makes an original into another picture in a worker. */
+export function runMade(job: MadeJob, signal?: AbortSignal): Promise<Picture> {
+  return pool().run(job, { name: 'madeJob', signal });
 }
 
 /** Pushes an original in a worker; `onShare` is told how much of it is done, 0–1. */

@@ -1,8 +1,7 @@
 'use client';
 
-import { useState } from 'react';
 import { Choice } from '@/ui/choice';
-import { TextField } from '@/ui/field';
+import { LengthField } from '@/ui/length-field';
 import { Fold } from '@/ui/panel-parts';
 import { useStepView } from '../../desk-store';
 import { FILMS, mixView } from './mix-view';
@@ -16,19 +15,19 @@ export function CanvasForm() {
       aside={`${width} × ${height} cm, ${film === 'usual' ? 'painted as usual' : `painted ${film}`}`}
     >
       <div className="grid grid-cols-3 gap-2">
-        <Length
+        <LengthField
           label="Width, cm"
           value={width}
           range={[5, 400]}
           onChange={(next) => look({ width: next })}
         />
-        <Length
+        <LengthField
           label="Height, cm"
           value={height}
           range={[5, 400]}
           onChange={(next) => look({ height: next })}
         />
-        <Length
+        <LengthField
           label="Nozzle, mm"
           value={nozzle}
           range={[2, 30]}
@@ -47,33 +46,5 @@ export function CanvasForm() {
       </div>
       <p className="mt-1 text-sm text-soft">A quarter more than the canvas takes is planned.</p>
     </Fold>
-  );
-}
-
-interface LengthProps {
-  label: string;
-  value: number;
-  range: readonly [number, number];
-  onChange: (value: number) => void;
-}
-
-/** A length that is taken once it makes sense. */
-function Length({ label, value, range: [min, max], onChange }: LengthProps) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const number = Number((typed ?? String(value)).replace(',', '.'));
-  const isRight = number >= min && number <= max;
-  return (
-    <TextField
-      label={label}
-      inputMode="decimal"
-      value={typed ?? String(value)}
-      error={isRight ? undefined : `${min} to ${max}`}
-      onChange={(event) => {
-        setTyped(event.target.value);
-        const next = Number(event.target.value.replace(',', '.'));
-        if (next >= min && next <= max) onChange(next);
-      }}
-      onBlur={() => setTyped(null)}
-    />
   );
 }

@@ -7,7 +7,7 @@ import type { MixingTube } from '@/study/shelf';
 import { Section } from '@/ui/panel-parts';
 import { capital, count, several } from '@/ui/words';
 import { useAnswer } from '../../use-answer';
-import { workerTube } from './use-mix';
+import { workerTube } from '../../media-queries';
 
 const MAX_PILES = 3;
 

@@ -5,7 +5,7 @@ import type { ShelfContent } from '@/contracts/shelf';
 import type { TraySwatch } from '@/contracts/study';
 import { useAnswer } from '../../use-answer';
 import { lackSentence, OUT_OF_REACH } from './lack-sentence';
-import { workerTube } from './use-mix';
+import { workerTube } from '../../media-queries';
 
 interface Props {
   swatch: TraySwatch;

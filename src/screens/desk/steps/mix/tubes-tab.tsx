@@ -8,7 +8,8 @@ import { capital, count, list, several } from '@/ui/words';
 import { useAnswer } from '../../use-answer';
 import { InnerSetSection } from './inner-set-section';
 import { lackSentence, OUT_OF_REACH } from './lack-sentence';
-import { workerTube, type MixTabProps } from './use-mix';
+import { workerTube } from '../../media-queries';
+import type { MixTabProps } from './use-mix';
 
 const MOST = 8;
 const FEWEST = 2;

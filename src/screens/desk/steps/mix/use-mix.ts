@@ -2,13 +2,13 @@
 
 import { useState } from 'react';
 import { valueOfOklab } from '@/core/colour/value';
-import type { RecipeAnswer, WorkerTube } from '@/contracts/desk-query/mix-queries';
-import type { Spectrum } from '@/core/mixing/spectrum';
+import type { RecipeAnswer } from '@/contracts/desk-query/mix-queries';
 import type { ShelfContent } from '@/contracts/shelf';
 import type { TraySwatch } from '@/contracts/study';
 import type { ShelfStore } from '@/materials/use-shelf';
 import { paletteTubes, type MixingTube } from '@/study/shelf';
 import { useDocument, useStepView } from '../../desk-store';
+import { workerTube } from '../../media-queries';
 import { useAnswer } from '../../use-answer';
 import { mixView } from './mix-view';
 
@@ -31,19 +31,6 @@ export interface MixTabProps {
   shelf: ShelfContent;
   store: ShelfStore;
 }
-
-/** So many digits of a spectrum are far more than any tube is known by. */
-const DIGITS = 5;
-const rounded = (spectrum: Spectrum) =>
-  Array.from(spectrum, (at) => Number(at.toPrecision(DIGITS)));
-
-/** A tube as the worker takes it. */
-export const workerTube = ({ id, pigments, optics }: MixingTube): WorkerTube => ({
-  id,
-  pigments: pigments.map((pigment) => pigment.id),
-  K: rounded(optics.K),
-  S: rounded(optics.S),
-});
 
 /** Colours mixed in one answer: each is shown once it is there, and other queries get between. */
 const AT_ONCE = 2;

@@ -1,77 +1,47 @@
 'use client';
 
-import { MOOD_SETTINGS, MOODS, type MoodEffect, type MoodSettings } from '@/core/transfer/moods';
-import type { ValueScale } from '@/core/colour/value-scale';
+import { useId } from 'react';
+import { hexFromOklab } from '@/core/colour/hex';
+import { paletteNames } from '@/core/colour/name';
+import { MOOD_SETTINGS, MOODS, type MoodSettings } from '@/core/transfer/moods';
+import { addSwatches } from '@/study/palette-edits';
+import { withMood } from '@/study/use-edits';
+import { newId } from '@/study/edits';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
-import { Finding, Fold } from '@/ui/panel-parts';
+import { say, showError } from '@/ui/notices';
+import { Finding, Fold, Section } from '@/ui/panel-parts';
 import { useSettings } from '@/ui/settings';
 import { Slider } from '@/ui/slider';
-import { capital, percent, stepWords } from '@/ui/words';
-import { useDeskStore, useDocument, useStepView } from '../../desk-store';
+import { percent } from '@/ui/words';
+import { useDeskStore, useDocument } from '../../desk-store';
 import { useAnswer } from '../../use-answer';
-import { SavePicture } from './save-picture';
-import { transferView } from './transfer-view';
-
-interface Move {
-  key: keyof MoodSettings;
-  label: string;
-  min: number;
-  max: number;
-  step: number;
-  words: (at: number) => string;
-}
-
-const signed = (at: number) => `${at > 0 ? '+' : at < 0 ? '−' : ''}${Math.abs(at).toFixed(1)}`;
-const MOVES: readonly Move[] = [
-  { key: 'key', label: 'Key', min: -4, max: 4, step: 0.1, words: signed },
-  { key: 'range', label: 'Range', min: 0.2, max: 1.6, step: 0.01, words: percent },
-  { key: 'apart', label: 'Light from shadow', min: -1, max: 2, step: 0.1, words: signed },
-  { key: 'chroma', label: 'Strength', min: 0, max: 1.5, step: 0.01, words: percent },
-];
-const HUES: readonly Move[] = [
-  { key: 'lightHue', label: 'Hue of the light', min: 0, max: 360, step: 1, words: degrees },
-  {
-    key: 'lightChroma',
-    label: 'How much of it',
-    min: 0,
-    max: 0.12,
-    step: 0.001,
-    words: hundredths,
-  },
-  { key: 'shadowHue', label: 'Hue of the shadow', min: 0, max: 360, step: 1, words: degrees },
-  {
-    key: 'shadowChroma',
-    label: 'How much of that',
-    min: 0,
-    max: 0.12,
-    step: 0.001,
-    words: hundredths,
-  },
-  { key: 'greens', label: 'Greens cool by', min: -20, max: 30, step: 1, words: degrees },
-];
-
-function degrees(at: number): string {
-  return `${Math.round(at)}°`;
-}
-
-function hundredths(at: number): string {
-  return String(Math.round(at * 1000) / 10);
-}
+import { ExportMade } from './export-made';
+import { KeepVariant } from './keep-variant';
+import { LeftAlone } from './left-alone';
+import { LooksChoice } from './looks-choice';
+import { HUES, MOVES, type MoodMove } from './mood-moves';
+import { moodSentence } from './use-sentences';
 
 /** The same scene in another mood: light and shadow graded apart, with what that does to its values. */
 export function MoodsTab() {
   const { scale } = useSettings().settings;
-  const [{ mood, moved }, look] = useStepView(transferView);
+  const { mood, settings } = useDocument((document) => document.use.mood);
   const squint = useDocument((document) => document.values.squint);
-  const { slide } = useDeskStore().getState();
-  const settings = { ...MOOD_SETTINGS[mood], ...moved };
+  const marks = useDocument((document) => document.depth.marks);
+  const parts = useDocument((document) => document.use.parts);
+  const { slide, change } = useDeskStore().getState();
   const { value: effect, stale } = useAnswer<'moodEffect'>({
     kind: 'moodEffect',
     settings,
     squint,
+    marks,
+    parts,
   });
-  const slider = ({ key, label, min, max, step, words }: Move) => (
+  const isMoved = (Object.keys(settings) as (keyof MoodSettings)[]).some(
+    (key) => settings[key] !== MOOD_SETTINGS[mood][key],
+  );
+  const slider = ({ key, label, min, max, step, words }: MoodMove) => (
     <Slider
       key={key}
       label={label}
@@ -82,47 +52,94 @@ export function MoodsTab() {
       words={words(settings[key])}
       onChange={(next) => {
         slide();
-        look({ moved: { ...moved, [key]: next } });
+        change((was) => withMood(was, mood, { [key]: next }), `mood ${key}`);
       }}
     />
   );
   return (
     <>
       <Finding stale={stale || !effect}>
-        {effect ? effectSentence(mood, effect, scale) : 'Changing the light …'}
+        {effect ? moodSentence(mood, effect, scale) : 'Changing the light …'}
       </Finding>
-      <div className="mb-3">
+      <div className="mb-2">
         <Choice
           label="Mood"
           showLabel={false}
           columns={3}
           value={mood}
           options={MOODS.map((value) => ({ value, title: value }))}
-          onChange={(next) => look({ mood: next, moved: {} })}
+          onChange={(next) => change((was) => withMood(was, next))}
         />
       </div>
+      <LooksChoice beside="all moods" />
       {MOVES.map(slider)}
       <Fold title="Colours of light and shadow">{HUES.map(slider)}</Fold>
-      <div className="mt-2 flex flex-wrap gap-2">
-        <Button disabled={Object.keys(moved).length === 0} onClick={() => look({ moved: {} })}>
+      {effect && <MoodPalette mood={mood} palette={effect.palette} />}
+      <LeftAlone />
+      <div className="mt-3 flex flex-wrap gap-2">
+        <Button disabled={!isMoved} onClick={() => change((was) => withMood(was, mood))}>
           As the mood has it
         </Button>
-        <SavePicture about={mood} query={{ kind: 'mood', settings, squint, quick: false }} />
+        <KeepVariant kind="mood" />
+        <ExportMade kind="mood" about={mood} />
       </div>
     </>
   );
 }
 
-function effectSentence(mood: string, { median, range }: MoodEffect, scale: ValueScale): string {
-  const by = median[1] - median[0];
-  const key =
-    Math.abs(by) < 0.1
-      ? 'the middle of its values stays'
-      : `the middle of its values goes ${by > 0 ? 'up' : 'down'} by ${stepWords(Math.abs(by), scale)}`;
-  const spread = range[0] > 0 ? range[1] / range[0] : 1;
-  const ranged =
-    Math.abs(spread - 1) < 0.05
-      ? 'their range stays'
-      : `their range ${spread > 1 ? 'widens' : 'narrows'} to ${percent(spread)}`;
-  return `${capital(mood)}: ${key}, and ${ranged}.`;
+/** The colours of the mood, to take into the tray. */
+function MoodPalette({
+  mood,
+  palette,
+}: {
+  mood: string;
+  palette: readonly { colour: { L: number; a: number; b: number }; share: number }[];
+}) {
+  const { change } = useDeskStore().getState();
+  const label = useId();
+  const take = () => {
+    try {
+      change((was) =>
+        addSwatches(
+          was,
+          palette.map(({ colour }) => ({
+            id: newId(),
+            colour,
+            note: `Of this scene as ${mood}.`,
+            share: null,
+            locked: false,
+            origin: 'built' as const,
+            area: null,
+            spread: null,
+          })),
+        ),
+      );
+      say(`The colours of ${mood} are in the tray.`);
+    } catch (error) {
+      showError(error);
+    }
+  };
+  const names = paletteNames(palette.map(({ colour }) => colour));
+  return (
+    <Section
+      title={<span id={label}>Its palette</span>}
+      aside={
+        <Button weight="quiet" className="underline" onClick={take}>
+          Into the tray
+        </Button>
+      }
+    >
+      <ul aria-labelledby={label} className="flex h-12">
+        {palette.map(({ colour, share }, i) => (
+          <li
+            key={i}
+            title={`${names[i]}, ${percent(share)}`}
+            style={{ background: hexFromOklab(colour), flexGrow: Math.max(0.03, share) }}
+          >
+            <span className="sr-only">{`${names[i]}, ${percent(share)}`}</span>
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
 }

@@ -1,38 +1,32 @@
-import { MOODS, type Mood, type MoodSettings } from '@/core/transfer/moods';
-import { PROPOSALS, type ProposalKind } from '@/core/transfer/proposals';
-import { USE_MODES, type UseMode } from '@/contracts/desk-query/transfer-queries';
 import { addressCodec, oneOf, text, transient } from '@/ui/address';
 import type { StepView } from '../../view';
 
-/** What is done with the picture's values: other colours, or another mood. */
-export const USE_TABS = ['palette', 'moods'] as const;
+/** What is done with the picture. */
+export const USE_TABS = ['palette', 'moods', 'what-if', 'key', 'belongs', 'kept'] as const;
 export type UseTab = (typeof USE_TABS)[number];
+
+/** How what was made is looked at: over the picture, several ways side by side, or the greys of both. */
+export const USE_LOOKS = ['over', 'beside', 'greys'] as const;
+export type UseLook = (typeof USE_LOOKS)[number];
 
 interface UseView {
   tab: UseTab;
-  /** The library whose colours are put on the picture; empty for the study's own palette. */
-  of: string;
-  mode: UseMode;
-  proposal: ProposalKind;
-  /** Colours that masses were given by hand, by the masses' numbers. */
-  locks: Readonly<Record<number, number>>;
+  look: UseLook;
+  /** Whose colours are to be taken on arrival, as "library.ID" or "study.ID". */
+  take: string;
   /** The mass that is open. */
   mass: number | null;
-  mood: Mood;
-  /** Where sliders have moved the mood. */
-  moved: Partial<MoodSettings>;
+  /** The colour in hand: what is touched in the picture takes it. */
+  colour: string | null;
 }
 
 export const transferView: StepView<UseView> = {
   step: 'use',
   codec: addressCodec<UseView>({
     tab: oneOf('tab', USE_TABS, 'palette'),
-    of: text('of', 40),
-    mode: oneOf('mode', USE_MODES, 'held'),
-    proposal: oneOf('way', PROPOSALS, 'by value'),
-    locks: transient<Readonly<Record<number, number>>>({}),
+    look: oneOf('look', USE_LOOKS, 'over'),
+    take: text('take', 60),
     mass: transient<number | null>(null),
-    mood: oneOf('mood', MOODS, 'golden evening'),
-    moved: transient<Partial<MoodSettings>>({}),
+    colour: transient<string | null>(null),
   }),
 };

@@ -1,45 +1,57 @@
 'use client';
 
-import { MOOD_SETTINGS } from '@/core/transfer/moods';
-import { useDesk, useDocument, useStepView } from '../../desk-store';
+import { keepPart } from '@/study/use-edits';
+import { useDesk, useDeskStore, useDocument, useStepView } from '../../desk-store';
 import { usePicture } from '../../picture-room';
 import type { Mark, StepOverlay } from '../../step';
-import { useDrawn } from '../../use-answer';
+import { useAnswer, useDrawn } from '../../use-answer';
+import { useStrokes } from '../../use-strokes';
+import { insteadOf } from './instead';
 import { transferView } from './transfer-view';
-import { useTransfer } from './use-transfer';
+import { useHoldMass } from './use-hold-mass';
+import { useEcho } from './use-echo';
+import { useTried } from './use-tried';
 
-/** The picture in other colours, or in another mood; a touch opens a mass. */
+/** The picture as it was made, over the picture or beside it; a touch opens a mass, or gives it the colour in hand. */
 export function useTransferOverlay(): StepOverlay {
   const [view, look] = useStepView(transferView);
-  const quick = useDesk((state) => state.sliding);
+  const tool = useDesk((state) => state.tool);
   const squint = useDocument((document) => document.values.squint);
-  const { made, masses } = useTransfer();
   const { ask } = usePicture();
-  const isPalette = view.tab === 'palette';
-  const transferred = useDrawn<'transferred'>(
-    isPalette && made ? { kind: 'transferred', ...made, quick } : null,
+  const { set } = useDeskStore().getState();
+  const { query, kind } = useTried();
+  const made = useDrawn<'transferred' | 'mood' | 'whatIf' | 'oneKey' | 'failing'>(query);
+  const hold = useHoldMass();
+  const takesMasses = view.tab === 'palette' || view.tab === 'what-if';
+  const { value: masses } = useAnswer<'subject'>(
+    takesMasses && view.mass !== null ? { kind: 'subject', squint } : null,
   );
-  const mood = useDrawn<'mood'>(
-    !isPalette
-      ? {
-          kind: 'mood',
-          settings: { ...MOOD_SETTINGS[view.mood], ...view.moved },
-          squint,
-          quick,
-        }
-      : null,
-  );
-  const open = view.mass === null ? undefined : masses[view.mass];
-  const marks: Mark[] =
-    isPalette && open
-      ? [{ id: 'mass', ...open.place, radius: 0.02, strong: true, label: String(view.mass! + 1) }]
-      : [];
+  const open = view.mass === null ? undefined : masses?.[view.mass];
+  const echoes = useEcho();
+  const marks: Mark[] = [
+    ...(open ? [{ id: 'mass', ...open.place, radius: 0.02, strong: true }] : []),
+    ...echoes.map((place, i) => ({
+      id: `echo ${i}`,
+      ...place,
+      radius: 0.018,
+      strong: true,
+      label: 'echo',
+    })),
+  ];
   return {
-    lens: isPalette ? transferred : mood,
+    lens: made,
     marks,
-    onTap: isPalette
-      ? (place) =>
-          void ask<'massAt'>({ kind: 'massAt', squint, place }).then((mass) => look({ mass }))
+    onTap: takesMasses
+      ? (place) => {
+          if (view.tab === 'palette' && view.colour) void hold(place, view.colour);
+          else {
+            set({ pinned: null });
+            void ask<'massAt'>({ kind: 'massAt', squint, place }).then((mass) => look({ mass }));
+          }
+        }
       : undefined,
+    onStroke: useStrokes(view.tab !== 'kept' && view.tab !== 'belongs', keepPart),
+    // A hand that draws needs the one picture it draws on.
+    instead: tool === 'look' && kind ? insteadOf(view.tab, view.look) : undefined,
   };
 }

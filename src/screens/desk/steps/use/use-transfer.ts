@@ -1,58 +1,77 @@
 'use client';
 
+import { useMemo } from 'react';
 import type { SubjectMass } from '@/core/transfer/subject';
-import type { ProposalAnswer } from '@/contracts/desk-query/transfer-queries';
 import type { QueryOf } from '@/contracts/desk-query/desk-query';
-import { useDocument, useStepView } from '../../desk-store';
+import type { ProposalAnswer } from '@/contracts/desk-query/transfer-queries';
+import type { TransferChoice, UsedColour } from '@/contracts/use';
+import { triedNow, usedColours } from '@/study/use-edits';
+import { useDocument } from '../../desk-store';
 import { useAnswer } from '../../use-answer';
-import { useTransferSource, type SourceColour } from './transfer-source';
-import { transferView } from './transfer-view';
+import { madeQuery } from './made-query';
+
+/** What the worker makes a transfer of. */
+export type TransferQuery = Omit<QueryOf<'transferFigures'>, 'kind'>;
+export type Held = TransferChoice['held'][number];
+
+/** What is put on the picture as the study has it; the query is null while there are no colours. */
+export function useTransferQuery(): { colours: UsedColour[]; query: TransferQuery | null } {
+  const document = useDocument((all) => all);
+  return useMemo(() => {
+    const made = madeQuery(triedNow(document, 'transfer'), document, 'painters', 'whole');
+    const colours = usedColours(document);
+    if (made?.kind !== 'transferred') return { colours, query: null };
+    const { size: _size, grey: _grey, kind: _kind, ...query } = made;
+    return { colours, query };
+  }, [document]);
+}
 
 export interface Transfer {
-  colours: SourceColour[];
-  state: 'ready' | 'loading' | 'gone';
+  colours: UsedColour[];
+  query: TransferQuery | null;
   masses: readonly SubjectMass[];
   proposals: readonly ProposalAnswer[];
-  /** What the worker makes the picture of; null until there is a proposal. */
-  made: Omit<QueryOf<'transferFigures'>, 'kind'> | null;
+  /** For each mass the number of its colour, by the way that is wanted; null while that is looked for. */
+  of: readonly number[] | null;
+  /** For each mass the places that hold it. */
+  heldOf: (mass: number) => Held[];
   isStale: boolean;
 }
 
-/** The masses, the proposals around what was locked by hand, and the one that is chosen. */
+/** The masses, the ways to put the colours on them, and which of them are held. */
 export function useTransfer(): Transfer {
-  const [{ mode, proposal, locks }] = useStepView(transferView);
-  const values = useDocument((document) => document.values);
-  const { colours, state } = useTransferSource();
-  const { squint } = values;
+  const { colours, query } = useTransferQuery();
+  const squint = useDocument((document) => document.values.squint);
+  const held = useDocument((document) => document.use.transfer.held);
   const subject = useAnswer<'subject'>({ kind: 'subject', squint });
-  const masses = subject.value ?? [];
-  const found = useAnswer<'proposals'>(
-    masses.length > 0 && colours.length > 0
-      ? {
-          kind: 'proposals',
-          squint,
-          colours: colours.map(({ colour, share, height }) => ({ colour, share, height })),
-          locks: masses.map((_, mass) => lockOf(locks, mass, colours.length)),
-        }
+  const found = useAnswer<'proposals'>(query && { kind: 'proposals', ...withoutWay(query) });
+  const at = useAnswer<'massesAt'>(
+    held.length > 0
+      ? { kind: 'massesAt', squint, places: held.map(({ x, y }) => ({ x, y })) }
       : null,
   );
+  const masses = subject.value ?? [];
   const proposals = found.value ?? [];
-  const chosen = proposals.find(({ kind }) => kind === proposal) ?? proposals[0];
+  const chosen = proposals.find(({ kind }) => kind === query?.way) ?? proposals[0];
+  const fits =
+    chosen && chosen.of.length === masses.length && Math.max(...chosen.of) < colours.length;
   return {
     colours,
-    state,
+    query,
     masses,
     proposals,
-    made:
-      chosen && chosen.of.length === masses.length && Math.max(...chosen.of) < colours.length
-        ? { colours: colours.map(({ colour }) => colour), of: chosen.of, mode, values }
-        : null,
-    isStale: subject.stale || found.stale,
+    of: fits ? chosen.of : null,
+    heldOf: (mass) => held.filter((_, i) => at.value?.[i] === mass),
+    isStale: subject.stale || found.stale || at.stale,
   };
 }
 
-/** A lock of a palette that is not there any more is none. */
-function lockOf(locks: Readonly<Record<number, number>>, mass: number, count: number): number {
-  const lock = locks[mass] ?? -1;
-  return lock < count ? lock : -1;
+/** What the proposals are asked by: which of them is wanted, and how it is made, changes nothing of them. */
+export function withoutWay({
+  colours,
+  held,
+  prominence,
+  values,
+}: TransferQuery): Omit<QueryOf<'proposals'>, 'kind'> {
+  return { colours, held, prominence, values };
 }

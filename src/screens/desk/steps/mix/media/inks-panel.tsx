@@ -15,7 +15,7 @@ import { capital, count, list, several } from '@/ui/words';
 import { useStepView } from '../../../desk-store';
 import { useAnswer } from '../../../use-answer';
 import { INK_LENSES, mixView } from '../mix-view';
-import { DEFAULT_PAPER, inkSet } from './ink-set';
+import { DEFAULT_PAPER, inkSet } from '@/study/ink-set';
 import { LayeredList } from './layered-list';
 import type { MediumProps } from './medium-props';
 import { NothingHere } from './nothing-here';

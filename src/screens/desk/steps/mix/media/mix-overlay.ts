@@ -7,7 +7,7 @@ import { useDocument, useStepView } from '../../../desk-store';
 import type { StepOverlay } from '../../../step';
 import { useDrawn } from '../../../use-answer';
 import { mixView } from '../mix-view';
-import { inkSet } from './ink-set';
+import { inkSet } from '@/study/ink-set';
 
 /** With inks the proof, or one plate, lies over the picture. */
 export function useMixOverlay(): StepOverlay {

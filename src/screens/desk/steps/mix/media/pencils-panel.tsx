@@ -1,10 +1,10 @@
 'use client';
 
 import { TechniqueCautions } from '@/materials/caution-lines';
-import { burnishing, isBlackPencil, layerSource } from '@/study/layer-source';
 import { ofPencils } from '@/study/medium-recipes';
 import { itemsHere } from '@/study/shelf-items';
 import { several } from '@/ui/words';
+import { pencilQuery } from '../../../media-queries';
 import { useAnswer } from '../../../use-answer';
 import { LayeredFinding } from './layered-finding';
 import { LayeredList } from './layered-list';
@@ -17,17 +17,11 @@ import { useLightFirst } from './use-light-first';
 export function PencilsPanel({ shelf, store }: MediumProps) {
   const here = itemsHere(shelf, 'pencils');
   const swatches = useLightFirst();
-  const { factorOf } = layerSource(shelf, 'pencils');
   const { value, stale } = useAnswer<'pencilRecipes'>(
-    here.length > 0 && swatches.length > 0
-      ? {
-          kind: 'pencilRecipes',
-          colours: swatches.map(({ colour }) => colour),
-          pencils: here.map(({ id, colour }) => ({ id, colour, strength: factorOf(id) })),
-          blacks: here.filter(isBlackPencil).map(({ id }) => id),
-          white: burnishing(here)?.id ?? null,
-        }
-      : null,
+    pencilQuery(
+      shelf,
+      swatches.map(({ colour }) => colour),
+    ),
   );
   if (here.length === 0) return <NothingHere kind="pencils" />;
   const recipes =

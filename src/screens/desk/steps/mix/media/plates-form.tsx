@@ -14,7 +14,7 @@ import { Fold } from '@/ui/panel-parts';
 import { Slider } from '@/ui/slider';
 import { useDocument } from '../../../desk-store';
 import { useStudyId } from '../../../facts';
-import type { InkSet } from './ink-set';
+import type { InkSet } from '@/study/ink-set';
 
 const KIND_WORDS: Readonly<Record<PlateKind, string>> = {
   greys: 'Greys, as many as the tones: for a photopolymer, a riso, or whoever screens them.',

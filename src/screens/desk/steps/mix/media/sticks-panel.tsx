@@ -1,10 +1,10 @@
 'use client';
 
 import { stickCost, type StickRecipe } from '@/core/mixing/sticks';
-import { layerSource } from '@/study/layer-source';
 import { ofSticks } from '@/study/medium-recipes';
 import { itemsHere } from '@/study/shelf-items';
 import { capital, count, several } from '@/ui/words';
+import { stickQuery } from '../../../media-queries';
 import { useAnswer } from '../../../use-answer';
 import { LayeredFinding } from './layered-finding';
 import { LayeredList } from './layered-list';
@@ -21,15 +21,11 @@ const NEAR = 0.5;
 export function SticksPanel({ shelf, store }: MediumProps) {
   const here = itemsHere(shelf, 'sticks');
   const swatches = useLightFirst();
-  const { factorOf } = layerSource(shelf, 'sticks');
   const { value, stale } = useAnswer<'stickRecipes'>(
-    here.length > 0 && swatches.length > 0
-      ? {
-          kind: 'stickRecipes',
-          colours: swatches.map(({ colour }) => colour),
-          sticks: here.map(({ id, colour }) => ({ id, colour, cover: factorOf(id) })),
-        }
-      : null,
+    stickQuery(
+      shelf,
+      swatches.map(({ colour }) => colour),
+    ),
   );
   if (here.length === 0) return <NothingHere kind="sticks" />;
   const found = value?.length === swatches.length ? value : null;

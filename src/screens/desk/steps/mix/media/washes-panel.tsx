@@ -1,13 +1,11 @@
 'use client';
 
-import { times } from '@/core/mixing/tube';
-import { layerSource } from '@/study/layer-source';
 import { ofWashes } from '@/study/medium-recipes';
 import { paletteTubes } from '@/study/shelf';
 import { several } from '@/ui/words';
 import { NoTubes } from '../no-tubes';
+import { washQuery } from '../../../media-queries';
 import { useAnswer } from '../../../use-answer';
-import { workerTube } from '../use-mix';
 import { LayeredFinding } from './layered-finding';
 import { LayeredList } from './layered-list';
 import type { MediumProps } from './medium-props';
@@ -18,17 +16,11 @@ import { useLightFirst } from './use-light-first';
 export function WashesPanel({ shelf, store }: MediumProps) {
   const tubes = paletteTubes(shelf);
   const swatches = useLightFirst();
-  const { factorOf } = layerSource(shelf, 'washes');
   const { value, stale } = useAnswer<'washRecipes'>(
-    tubes.length > 0 && swatches.length > 0
-      ? {
-          kind: 'washRecipes',
-          colours: swatches.map(({ colour }) => colour),
-          tubes: tubes.map((tube) =>
-            workerTube({ ...tube, optics: times(tube.optics, factorOf(tube.id)) }),
-          ),
-        }
-      : null,
+    washQuery(
+      shelf,
+      swatches.map(({ colour }) => colour),
+    ),
   );
   if (tubes.length === 0) return <NoTubes />;
   const recipes =

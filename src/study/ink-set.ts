@@ -2,8 +2,8 @@ import { oklabFromHex } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
 import { MAX_INKS, MIN_INKS } from '@/core/mixing/inks';
 import type { ShelfContent, ShelfItem } from '@/contracts/shelf';
-import { layerSource } from '@/study/layer-source';
-import { itemsHere } from '@/study/shelf-items';
+import { layerSource } from './layer-source';
+import { itemsHere } from './shelf-items';
 
 export const DEFAULT_PAPER = '#f4efe3';
 const WHITE = oklabFromHex(DEFAULT_PAPER)!;

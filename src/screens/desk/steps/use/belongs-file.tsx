@@ -1,0 +1,47 @@
+'use client';
+
+import { useRef, useState } from 'react';
+import { belongingOf, type Belonging } from '@/core/transfer/outside';
+import type { UsedColour } from '@/contracts/use';
+import { FileButton } from '@/ui/file-button';
+import { showError } from '@/ui/notices';
+import { Fold } from '@/ui/panel-parts';
+import { drawPictureFile } from '@/ui/picture-file';
+import { belongsSentence } from './use-sentences';
+
+/** Large enough to read colours by, small enough to be read at once. */
+const SIDE = 600;
+
+/** Holds any picture against the palette without keeping it: a photograph of what was painted. */
+export function BelongsFile({ colours }: { colours: readonly UsedColour[] }) {
+  const frame = useRef<HTMLCanvasElement>(null);
+  const [held, setHeld] = useState<{ name: string; found: Belonging } | null>(null);
+  if (colours.length === 0) return null;
+  const open = async (file: File) => {
+    try {
+      if (!frame.current) return;
+      const picture = await drawPictureFile(file, frame.current, SIDE);
+      const found = belongingOf(
+        picture,
+        colours.map(({ colour }) => colour),
+      );
+      setHeld({ name: file.name, found });
+    } catch (error) {
+      showError(error);
+    }
+  };
+  return (
+    <Fold title="Another picture" aside={held?.name ?? 'what you painted'}>
+      <canvas ref={frame} className={held ? 'mb-2 max-h-48 max-w-full' : 'hidden'} aria-hidden />
+      {held && (
+        <p role="status" className="mb-2 text-[15px] leading-snug">
+          {belongsSentence(held.found)}
+        </p>
+      )}
+      <FileButton label="A photograph …" accept="image/*" onFile={(file) => void open(file)} />
+      <p className="mt-2 text-sm leading-snug text-soft">
+        It is only looked at. Import it on the Wall to see where colours crept in.
+      </p>
+    </Fold>
+  );
+}

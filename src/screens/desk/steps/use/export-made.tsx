@@ -1,0 +1,34 @@
+'use client';
+
+import { endpoints } from '@/contracts/endpoints/endpoints';
+import { fullSizeOf } from '@/contracts/made-request';
+import { triedNow, type VariantKind } from '@/study/use-edits';
+import { callInLines } from '@/ui/api';
+import { Button } from '@/ui/button';
+import { useSettings } from '@/ui/settings';
+import { useDeskStore } from '../../desk-store';
+import { useStudyId } from '../../facts';
+import { FullSizePicture } from '../../full-size-picture';
+import { madeQuery } from './made-query';
+
+/** What is tried as PNG, at the size that the picture came in. */
+export function ExportMade({ kind, about }: { kind: VariantKind; about: string }) {
+  const store = useDeskStore();
+  const id = useStudyId();
+  const { wheel } = useSettings().settings;
+  return (
+    <FullSizePicture
+      about={about}
+      making="Making it at its full size"
+      send={async (signal, take) => {
+        const document = store.getState().history.present;
+        const query = madeQuery(triedNow(document, kind), document, wheel, 'whole');
+        if (!query) throw new Error('There is nothing to make yet: choose some colours first.');
+        const body = fullSizeOf(document, query);
+        await callInLines(endpoints.makeStudy, { id, body }, signal, take);
+      }}
+    >
+      {(save) => <Button onClick={save}>Picture as PNG</Button>}
+    </FullSizePicture>
+  );
+}

@@ -1,0 +1,59 @@
+'use client';
+
+import { useRef } from 'react';
+import type { MadeQuery } from '@/contracts/desk-query/transfer-queries';
+import { useSize } from '@/ui/use-size';
+import { usePicture } from '../../picture-room';
+import { MadePicture } from './made-picture';
+import { grid } from './picture-grid';
+
+/** One of several pictures that stand side by side. */
+export interface Side {
+  title: string;
+  isChosen: boolean;
+  query: MadeQuery | null;
+  onChoose: () => void;
+}
+
+/** The picture as it is, and made in several ways; choosing one looks at it alone. */
+export function SideBySide({ label, sides }: { label: string; sides: readonly Side[] }) {
+  const frame = useRef<HTMLDivElement>(null);
+  const size = useSize(frame);
+  const { canvas } = usePicture();
+  const aspect = (canvas?.width ?? 1) / (canvas?.height ?? 1);
+  const { columns, width } = grid(sides.length, aspect, size);
+  return (
+    <div
+      ref={frame}
+      role="group"
+      aria-label={label}
+      className="h-full w-full overflow-y-auto bg-surround p-4"
+      data-testid="side-by-side"
+    >
+      <ul
+        className="mx-auto grid w-fit gap-3"
+        style={{ gridTemplateColumns: `repeat(${columns}, ${width}px)` }}
+      >
+        {sides.map(({ title, isChosen, query, onChoose }) => (
+          <li key={title}>
+            <button
+              type="button"
+              aria-pressed={isChosen}
+              onClick={onChoose}
+              className="group block w-full text-left"
+            >
+              <span className="block bg-panel" style={{ height: width / aspect }}>
+                <MadePicture query={query} />
+              </span>
+              <span
+                className={`flex min-h-9 items-center px-2 text-[15px] ${isChosen ? 'bg-ink font-semibold text-sheet' : 'bg-sheet group-hover:bg-faint'}`}
+              >
+                {title}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

@@ -1,0 +1,61 @@
+import type { Belonging } from '@/core/transfer/outside';
+import type { WhatIfEffect } from '@/core/transfer/what-if-effect';
+import type { KeyEffect } from '@/core/transfer/key-effect';
+import type { MoodEffect } from '@/core/transfer/moods';
+import type { ValueScale } from '@/core/colour/value-scale';
+import { capital, list, percent, stepWords } from '@/ui/words';
+
+export function belongsSentence({ outside, strays }: Belonging): string {
+  const inside = percent(1 - outside);
+  if (outside < 0.005) return 'All of it lies within this palette.';
+  return strays.length === 0
+    ? `${inside} of it lies within this palette; nothing else makes a colour of its own.`
+    : `${inside} of it lies within this palette; ${strays.length === 1 ? 'another colour' : 'other colours'} crept in.`;
+}
+
+export function moodSentence(
+  mood: string,
+  { median, range }: MoodEffect,
+  scale: ValueScale,
+): string {
+  const by = median[1] - median[0];
+  const key =
+    Math.abs(by) < 0.1
+      ? 'the middle of its values stays'
+      : `the middle of its values goes ${by > 0 ? 'up' : 'down'} by ${stepWords(Math.abs(by), scale)}`;
+  const spread = range[0] > 0 ? range[1] / range[0] : 1;
+  const ranged =
+    Math.abs(spread - 1) < 0.05
+      ? 'their range stays'
+      : `their range ${spread > 1 ? 'widens' : 'narrows'} to ${percent(spread)}`;
+  return `${capital(mood)}: ${key}, and ${ranged}.`;
+}
+
+/** CIEDE2000, shares of the focus, and steps of depth under which nothing can be told. */
+const PARTS_ALIKE = 1;
+const FOCUS_ALIKE = 0.06;
+const DEPTH_ALIKE = 0.75;
+
+/** What moving a mass did, in a sentence. */
+export function whatIfSentence(
+  { difference, steps, focus, depth }: WhatIfEffect,
+  scale: ValueScale,
+): string {
+  const parting = difference[1] - difference[0];
+  const drawn = focus[0] > 0 ? focus[1] / focus[0] - 1 : 0;
+  const said = [
+    Math.abs(parting) >= PARTS_ALIKE &&
+      `parts ${parting > 0 ? 'more' : 'less'} from what is around it (${stepWords(steps[1], scale)} of value, before ${stepWords(steps[0], scale)})`,
+    Math.abs(drawn) >= FOCUS_ALIKE &&
+      `draws the eye ${drawn > 0 ? 'more' : 'less'} (${percent(focus[1])} of all contrast, before ${percent(focus[0])})`,
+    Math.abs(depth) >= DEPTH_ALIKE && `steps ${depth > 0 ? 'forward' : 'back'}`,
+  ].filter((words) => words !== false);
+  return said.length === 0
+    ? 'It changes next to nothing: it parts, draws the eye and lies as it did.'
+    : `It ${list(said)}.`;
+}
+
+export function keySentence({ inside: [before, after] }: KeyEffect, degree: number): string {
+  if (degree === 0) return `${percent(before)} of its colour lies in this harmony as it is.`;
+  return `${percent(after)} of its colour lies in this harmony; ${percent(before)} did before.`;
+}
