@@ -1,98 +1,416 @@
 import { readFile } from 'node:fs/promises';
 import sharp from 'sharp';
+import { expect as all, type Page } from '@playwright/test';
 import { appFor, expect, test } from './app';
 import {
   choose,
   deskIsSet,
   finding,
+  isReady,
+  isSaved,
   onStage,
+  openDrawers,
   openStudy,
   pixelAt,
   reload,
   setSlider,
   toStep,
   toTab,
+  tray,
 } from './page-actions';
 
-const app = appFor('demo', 'reads');
-const MASSES = { name: 'Masses' };
+const app = appFor('demo');
+const TERRACE = 'Slate terrace, evening';
+const masses = (page: Page) => page.getByRole('list', { name: 'Masses' });
+const undo = (page: Page) => page.getByRole('button', { name: 'Undo', exact: true });
+const HOLD = /Values hold: L\* is off by 0\.\d on the mean/;
+const chip = (page: Page, n: number) =>
+  page.getByRole('group', { name: 'Colours', exact: true }).getByRole('button').nth(n);
 
-test('a library’s colours go onto another picture, its values held', async ({ page }) => {
-  await openStudy(page, app.url, 'Slate terrace, evening');
-  await toStep(page, 'Use');
-  await expect(finding(page)).toContainText(/Values hold: L\* is off by 0\.\d/);
-  const [x, y] = await onStage(page, 0.5, 0.8);
+async function download(page: Page, name: string | RegExp) {
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name }).click(),
+  ]);
+  return { name: file.suggestedFilename(), bytes: await readFile(await file.path()) };
+}
+
+test('from a master’s palette to a printed plan, by mouse', async ({ page }) => {
+  await openDrawers(page, app.url);
+  await page.getByRole('button', { name: 'More for Wet dusk, lamps lit' }).click();
+  await page.getByRole('menuitem', { name: 'On another picture …' }).click();
+  await page.getByRole('dialog').getByRole('link', { name: TERRACE }).click();
+  await deskIsSet(page);
+  await expect(page.getByLabel('Colours of', { exact: true })).toHaveValue('taken');
+  await expect(finding(page)).toContainText(HOLD);
+  await expect(page).not.toHaveURL(/take=/);
+
+  // A colour dragged to a mass: it has it, whatever else changes.
+  const [x, y] = await onStage(page, 0.3, 0.85);
+  const from = (await chip(page, 8).boundingBox())!;
+  const name = (await chip(page, 8).getAttribute('title'))!;
   const before = await pixelAt(page, x, y);
-  await page.getByLabel('Colours of').selectOption({ label: 'One lamp in the dark' });
-  await expect(finding(page)).toContainText(/Values hold: L\* is off by 0\.\d/);
+  await page.mouse.move(from.x + 20, from.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(x, y - 30, { steps: 4 });
+  await page.mouse.move(x, y, { steps: 2 });
+  await page.mouse.up();
+  const held = masses(page)
+    .getByRole('listitem')
+    .filter({ hasText: `${name}, held` });
+  await expect(held).toHaveCount(1);
+  await page.mouse.move(5, 300);
   await expect.poll(() => pixelAt(page, x, y)).not.toEqual(before);
-  const list = page.getByRole('list', MASSES);
-  const first = list.getByRole('listitem').first();
-  const was = await first.innerText();
-
-  // A mass takes another colour by hand; what is solved again leaves it.
-  await first.getByRole('button').first().click();
-  const free = first.getByRole('button', { name: / for it$/, pressed: false });
-  const other = free.last();
-  const name = (await other.getAttribute('aria-label'))!.replace(/ for it$/, '');
-  await other.click();
-  await expect(first).toContainText(`${name}, held`);
   await choose(page, 'Which way', 'warm and cool');
-  await expect(first).toContainText(`${name}, held`);
-  await first.getByRole('button', { name: 'Free it' }).click();
-  await choose(page, 'Which way', 'by value');
-  await expect.poll(() => first.innerText()).toContain(was.split('\n')[0]);
+  await expect(held).toHaveCount(1);
+  await undo(page).click();
+  await undo(page).click();
+  await expect(held).toHaveCount(0);
+  await expect.poll(() => pixelAt(page, x, y)).toEqual(before);
+  await page.getByRole('button', { name: 'Redo', exact: true }).click();
+  await expect(held).toHaveCount(1);
+  await held.getByRole('button', { name: 'Free it' }).click();
+  await expect(held).toHaveCount(0);
 
-  // A touch in the picture opens the mass that lies there.
-  await first.getByRole('button').first().click();
-  await expect(list.getByRole('button', { expanded: true })).toHaveCount(0);
-  await page.mouse.click(x, y);
-  await expect(list.getByRole('button', { expanded: true })).toHaveCount(1);
+  // All ways side by side, and both in grey.
+  await choose(page, 'Looked at', 'all three');
+  const sides = page.getByTestId('side-by-side');
+  await expect(sides.getByRole('button')).toHaveCount(3);
+  await expect(sides.locator('[data-drawn="true"]')).toHaveCount(4);
+  await sides.getByRole('button', { name: 'as in the source' }).click();
+  await expect(sides).toHaveCount(0);
+  await choose(page, 'Looked at', 'both in grey');
+  await expect(page.getByTestId('two-greys')).toHaveAttribute('data-drawn', 'true');
+  await choose(page, 'Looked at', 'on the picture');
+
+  await page.getByRole('button', { name: 'Plan to paint from …' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByAltText(/^Plan of \d+ masses with their colours$/)).toBeVisible();
+  await expect(dialog.getByRole('status')).toContainText('What to lay is from your');
+  await dialog.getByLabel('Canvas width, cm').fill('50');
+  await dialog.getByLabel('Height, cm').fill('37.5');
+  const pdf = await download(page, 'Save PDF');
+  expect(pdf.name).toBe(`${TERRACE}, plan.pdf`);
+  expect(pdf.bytes.subarray(0, 5).toString()).toBe('%PDF-');
+  const svg = (await download(page, 'Save SVG')).bytes.toString();
+  // The picture in the canvas's own millimetres, and what to lay for each mass.
+  expect(svg).toMatch(/<rect x="18" y="21" width="500" height="375"/);
+  expect(svg).toMatch(/lightly|at middle pressure|firmly/);
+  const png = await sharp((await download(page, 'Save PNG')).bytes).metadata();
+  expect(png.width! / png.height!).toBeGreaterThan(1.3);
+  await dialog.getByLabel('Canvas width, cm').fill('500');
+  await expect(dialog.getByText('6 to 90')).toBeVisible();
+});
+
+test('colours go on masses by keys, and nothing but them', async ({ page }) => {
+  await openStudy(page, app.url, TERRACE);
+  await page.keyboard.press('u');
+  await page
+    .getByLabel('Colours of', { exact: true })
+    .selectOption({ label: 'One lamp in the dark' });
+  await expect(page.getByLabel('Colours of', { exact: true })).toHaveValue('taken');
+  const number = await page
+    .getByRole('group', { name: 'Colours', exact: true })
+    .getByRole('button')
+    .count();
+  await page.getByLabel('And colours of').selectOption({ label: 'study: Ticket hall at noon' });
+  await expect
+    .poll(() =>
+      page.getByRole('group', { name: 'Colours', exact: true }).getByRole('button').count(),
+    )
+    .toBeGreaterThan(number);
+  await expect(finding(page)).toContainText(HOLD);
+
+  // In hand by keys, put down by Enter on the picture.
+  await chip(page, 2).focus();
+  await page.keyboard.press('Enter');
+  await expect(chip(page, 2)).toHaveAttribute('aria-pressed', 'true');
+  const name = (await chip(page, 2).getAttribute('title'))!;
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Enter');
+  const held = masses(page)
+    .getByRole('listitem')
+    .filter({ hasText: `${name}, held` });
+  await expect(held).toHaveCount(1);
+
+  // More of it takes as much room or more.
+  const shown = page.getByText(/, on .*% of it/);
+  const share = async () =>
+    Number(/on (?:under )?(\d+)\D*% of it/.exec(await shown.innerText())![1]);
+  const was = await share();
+  await choose(page, 'How much of it', 'more');
+  await expect(finding(page)).toContainText(HOLD);
+  expect(await share()).toBeGreaterThanOrEqual(was);
+  await page.getByRole('button', { name: 'Without it' }).click();
+  await expect(held).toHaveCount(0);
+  await undo(page).click();
+  await expect(held).toHaveCount(1);
 
   await choose(page, 'How', 'palette only');
   await expect(finding(page)).toContainText(
     /Nothing but these colours|this palette has no such value/,
   );
-  const [file] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save PNG' }).click(),
-  ]);
-  const png = await readFile(await file.path());
-  expect((await sharp(png).metadata()).width).toBeGreaterThan(1000);
-
+  await isSaved(page);
   await reload(page);
   await deskIsSet(page);
-  await expect(page.getByLabel('Colours of')).toContainText('One lamp in the dark');
-  await expect(finding(page)).toContainText(
-    /Nothing but these colours|this palette has no such value/,
-  );
+  await expect(page.getByLabel('Colours of', { exact: true })).toHaveValue('taken');
+  await expect(held).toHaveCount(1);
+  await page.getByLabel('Colours of', { exact: true }).selectOption({ value: 'own' });
+  await expect(held).toHaveCount(0);
 });
 
-test('the same scene in other moods, by sliders', async ({ page }) => {
+test('a study’s colours go on another by touch; skin is looped out', async ({ browser }) => {
+  const context = await browser.newContext({
+    hasTouch: true,
+    viewport: { width: 1280, height: 800 },
+  });
+  const page = await context.newPage();
+  await page.goto(app.url);
+  await isReady(page);
+  await page.getByRole('button', { name: `More for ${TERRACE}` }).tap();
+  await page.getByRole('menuitem', { name: 'On another picture …' }).tap();
+  await page.getByRole('dialog').getByRole('link', { name: 'Conductor by the window' }).tap();
+  await deskIsSet(page);
+  await expect(finding(page)).toContainText(HOLD);
+  const [x, y] = await onStage(page, 0.5, 0.45);
+  const coloured = await pixelAt(page, x, y);
+
+  await page.locator('summary', { hasText: 'Left as it is' }).click();
+  await page.getByRole('group', { name: 'Tool' }).getByRole('button', { name: 'Lasso' }).tap();
+  const client = await context.newCDPSession(page);
+  const finger = (type: 'touchStart' | 'touchMove', dx: number, dy: number) =>
+    client.send('Input.dispatchTouchEvent', {
+      type,
+      touchPoints: [{ x: x + dx, y: y + dy, id: 1 }],
+    });
+  await finger('touchStart', -60, -60);
+  for (const [dx, dy] of [
+    [0, -60],
+    [60, -60],
+    [60, 0],
+    [60, 60],
+    [0, 60],
+    [-60, 60],
+  ])
+    await finger('touchMove', dx, dy);
+  await client.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+  await expect(page.getByText('one part')).toBeVisible();
+  const looking = page.getByRole('group', { name: 'Tool' }).getByRole('button', { name: 'Look' });
+  // So soon after the stroke the browser may take a touch for a part of it.
+  await expect(async () => {
+    await looking.tap();
+    await expect(looking).toHaveAttribute('aria-pressed', 'true', { timeout: 1000 });
+  }).toPass();
+  await page.mouse.move(5, 300);
+  await expect.poll(() => pixelAt(page, x, y)).not.toEqual(coloured);
+  await page.getByRole('button', { name: 'Leave nothing as it is' }).tap();
+  await expect.poll(() => pixelAt(page, x, y)).toEqual(coloured);
+
+  // A swatch taken by one touch and put on a mass by another.
+  await chip(page, 0).tap();
+  const name = (await chip(page, 0).getAttribute('title'))!;
+  await page.touchscreen.tap(x, y);
+  await expect(
+    masses(page)
+      .getByRole('listitem')
+      .filter({ hasText: `${name}, held` }),
+  ).toHaveCount(1);
+  await context.close();
+});
+
+test('moods: side by side, by sliders, kept as variants, their light for derived colours', async ({
+  page,
+}) => {
   await openStudy(page, app.url, 'Ticket hall at noon');
   await toStep(page, 'Use');
   await toTab(page, 'another mood');
   await expect(finding(page)).toContainText('Golden evening: ');
-  const [x, y] = await onStage(page, 0.5, 0.3);
-  const evening = await pixelAt(page, x, y);
-  await choose(page, 'Mood', 'moonlight');
+  await choose(page, 'Looked at', 'all moods');
+  const sides = page.getByTestId('side-by-side');
+  await expect(sides.locator('[data-drawn="true"]')).toHaveCount(8);
+  await sides.getByRole('button', { name: 'moonlight' }).click();
   await expect(finding(page)).toContainText(
     /Moonlight: the middle of its values goes down by 2\.\d steps/,
   );
-  await expect
-    .poll(async () => (await pixelAt(page, x, y)).reduce((sum, byte) => sum + byte, 0))
-    .toBeLessThan(evening.reduce((sum, byte) => sum + byte, 0) - 60);
   await setSlider(page, 'Key', 30);
   await expect(finding(page)).not.toContainText(/goes down by 2\.\d steps/);
   await page.getByRole('button', { name: 'As the mood has it' }).click();
   await expect(finding(page)).toContainText(/goes down by 2\.\d steps/);
+
+  await page.getByRole('button', { name: 'Keep it …' }).click();
+  await page.getByRole('dialog').getByLabel('Name').fill('By the moon');
+  await page.getByRole('dialog').getByRole('button', { name: 'Keep', exact: true }).click();
+  const swatches = await tray(page).count();
+  await page.getByRole('button', { name: 'Into the tray' }).click();
+  await expect.poll(() => tray(page).count()).toBeGreaterThan(swatches);
+  await undo(page).click();
+  await expect(tray(page)).toHaveCount(swatches);
+  await choose(page, 'Mood', 'lamp');
+  await isSaved(page);
+  await reload(page);
+  await deskIsSet(page);
+
+  await toTab(page, 'kept');
+  const kept = page.getByRole('list', { name: 'Kept tries' });
+  await expect(kept).toContainText('By the moon');
+  await kept.getByRole('button', { name: 'Try By the moon again' }).click();
+  await expect(finding(page)).toContainText('Moonlight: ');
+  await toTab(page, 'kept');
+  await kept.getByRole('button', { name: 'More for By the moon' }).click();
+  await page.getByRole('menuitem', { name: 'Delete' }).click();
+  await expect(kept).not.toContainText('By the moon');
+  await undo(page).click();
+  await expect(kept).toContainText('By the moon');
+
+  await toStep(page, 'Palette');
+  await tray(page).first().click();
+  await toTab(page, 'build');
+  await choose(page, 'What is built', 'derived');
+  await page.getByLabel('By the light of').selectOption({ label: 'By the moon' });
+  await expect(page.getByRole('slider', { name: 'Warm light' })).toHaveAttribute(
+    'aria-valuenow',
+    /^-0\.\d/,
+  );
+});
+
+test('what if one mass were other: in place, in a sentence, and back', async ({ page }) => {
+  await openStudy(page, app.url, TERRACE);
+  await toStep(page, 'Use');
+  await toTab(page, 'what if');
+  await expect(finding(page)).toContainText('Touch a mass in the picture');
+  const [x, y] = await onStage(page, 0.64, 0.18);
+  const before = await pixelAt(page, x, y);
+  await page.mouse.click(x, y);
+  await expect(finding(page)).toContainText('as it is.');
+  for (let i = 0; i < 4; i++)
+    await page.getByRole('button', { name: 'Darker', exact: true }).click();
+  await expect(finding(page)).toContainText(/It parts (more|less) from what is around it/);
+  await page.mouse.move(5, 300);
+  const brightness = (bytes: number[]) => bytes.reduce((sum, byte) => sum + byte, 0);
+  await expect
+    .poll(async () => brightness(await pixelAt(page, x, y)))
+    .toBeLessThan(brightness(before) - 40);
+  await page.getByRole('button', { name: 'Further', exact: true }).click();
+  await page.getByRole('button', { name: 'Further', exact: true }).click();
+  await page.getByRole('button', { name: 'Further', exact: true }).click();
+  await expect(finding(page)).toContainText('steps back');
+  await expect(page.getByRole('list', { name: 'Changed masses' })).toContainText(
+    'darker by 4, further by 3',
+  );
+  const png = await download(page, 'Picture as PNG');
+  expect((await sharp(png.bytes).metadata()).width).toBeGreaterThan(1000);
+  await page.getByRole('button', { name: 'As it was' }).click();
+  await expect(finding(page)).toContainText('as it is.');
+  await page.mouse.move(5, 300);
+  await expect.poll(() => pixelAt(page, x, y)).toEqual(before);
+});
+
+test('one key: the picture and its table for other programs', async ({ page }) => {
+  await openStudy(page, app.url, 'Ticket hall at noon');
+  await toStep(page, 'Use');
+  await toTab(page, 'one key');
+  await expect(finding(page)).toContainText('off this harmony on the mean');
+  await page.getByRole('button', { name: 'As the picture' }).click();
+  await setSlider(page, 'How far', 50);
+  await expect(page.getByRole('slider', { name: 'How far' })).toHaveAttribute('aria-valuenow', '1');
+  await page.getByRole('checkbox', { name: 'Skin stays' }).click();
+  await expect(finding(page)).not.toHaveAttribute('aria-busy', 'true');
+  const png = await download(page, 'Picture as PNG');
+  const { data, info } = await sharp(png.bytes)
+    .removeAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  expect(info.width).toBeGreaterThan(1000);
+  const cube = (await download(page, /\.cube/)).bytes.toString();
+  expect(cube).toContain('LUT_3D_SIZE 33');
+  const points = cube.split('\n').filter((line) => /^\d/.test(line));
+  expect(points).toHaveLength(33 ** 3);
+  // Where a pixel of the original stands at a point of the table, the picture has what the table says.
+  const id = /desk\/([^?]+)/.exec(page.url())![1];
+  const study = (await (await page.request.get(`${app.url}/api/studies/${id}`)).json()) as {
+    picture: { id: string };
+  };
+  const original = await page.request.get(`${app.url}/api/pictures/${study.picture.id}/original`);
+  const source = await sharp(await original.body())
+    .removeAlpha()
+    .raw()
+    .toBuffer();
+  let checked = 0;
+  const near = (byte: number) => Math.abs((byte * 32) / 255 - Math.round((byte * 32) / 255)) < 0.07;
+  for (let at = 0; at < source.length && checked < 200; at += 3) {
+    const rgb = [...source.subarray(at, at + 3)];
+    if (!rgb.every(near)) continue;
+    const [r, g, b] = rgb.map((byte) => Math.round((byte * 32) / 255));
+    const point = points[(b * 33 + g) * 33 + r].split(' ').map((one) => Number(one) * 255);
+    point.forEach((level, k) => all(Math.abs(level - data[at + k])).toBeLessThan(4));
+    checked++;
+  }
+  expect(checked).toBeGreaterThan(20);
+});
+
+test('what is painted is held against a palette', async ({ page }) => {
+  await openStudy(page, app.url, TERRACE);
+  await toStep(page, 'Use');
+  await toTab(page, 'what belongs');
+  await expect(finding(page)).toContainText('of it lies within this palette');
+  await page
+    .getByLabel('Colours of', { exact: true })
+    .selectOption({ label: 'Endpapers, from one red' });
+  await expect(finding(page)).toContainText('crept in');
+  const strays = page.getByRole('list', { name: 'Crept in', exact: true });
+  await expect(strays.getByRole('listitem').first()).toContainText('%');
+  await page.locator('summary', { hasText: 'Another picture' }).click();
+  const painted = await sharp({
+    create: { width: 60, height: 60, channels: 3, background: '#18c040' },
+  })
+    .png()
+    .toBuffer();
+  await page
+    .getByLabel('A photograph …')
+    .setInputFiles({ name: 'mine.png', mimeType: 'image/png', buffer: painted });
+  await expect(page.getByText(/^0 % of it lies within this palette/)).toBeVisible();
+  await page
+    .getByLabel('A photograph …')
+    .setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
+  await expect(page.getByText('This file is no picture that the browser can open.')).toBeVisible();
+});
+
+test('a server that is killed, and two windows: no try is lost', async ({ page, context }) => {
+  await openStudy(page, app.url, TERRACE);
+  await toStep(page, 'Use');
+  await toTab(page, 'another mood');
+  await choose(page, 'Mood', 'dusk');
+  await isSaved(page);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await deskIsSet(other);
+  const keep = async (where: Page, name: string) => {
+    await where.getByRole('button', { name: 'Keep it …' }).click();
+    await where.getByRole('dialog').getByLabel('Name').fill(name);
+    await where.getByRole('dialog').getByRole('button', { name: 'Keep', exact: true }).click();
+    await expect(where.getByRole('dialog')).toHaveCount(0);
+  };
+  await app.stop('SIGKILL');
+  await keep(page, 'Kept without a server');
+  await keep(other, 'Kept in another window');
+  await app.start();
+  await isSaved(page);
+  await isSaved(other);
+  for (const where of [page, other]) {
+    await where.reload();
+    await deskIsSet(where);
+    await toTab(where, 'kept');
+    const kept = where.getByRole('list', { name: 'Kept tries' });
+    await expect(kept).toContainText('Kept without a server');
+    await expect(kept).toContainText('Kept in another window');
+  }
 });
 
 test('where nothing is to be put on it, it says so', async ({ page }) => {
   await openStudy(page, app.url, 'Ticket hall at noon');
-  await page.goto(`${page.url().split('?')[0]}?step=use&of=gone`);
-  await deskIsSet(page);
-  await expect(finding(page)).toContainText('The library is not in the Drawers any more.');
-  await page.getByLabel('Colours of').selectOption({ label: 'this study' });
-  await expect(finding(page)).toContainText('Values hold');
+  await page.goto(`${page.url().split('?')[0]}?step=use&take=library.gone`);
+  await expect(page.getByText(/That library isn’t here/)).toBeVisible();
+  // What was there before is there still.
+  await expect(finding(page)).toContainText(HOLD);
 });

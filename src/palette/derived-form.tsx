@@ -7,6 +7,7 @@ import { wheelOf } from '@/core/colour/wheel';
 import { derived, DEFAULT_DERIVED, reasonOf, RULES } from '@/core/palette/derived';
 import { addDerived } from '@/study/set-edits';
 import { Button } from '@/ui/button';
+import { Select } from '@/ui/select';
 import { useSettings } from '@/ui/settings';
 import { Slider } from '@/ui/slider';
 import { capital } from '@/ui/words';
@@ -20,6 +21,7 @@ export function DerivedForm() {
   const host = usePaletteHost();
   const key = useKeySwatch();
   const { settings } = useSettings();
+  const lights = host.useLights();
   const [amount, setAmount] = useState(DEFAULT_DERIVED.amount);
   const [warmth, setWarmth] = useState(DEFAULT_DERIVED.warmth);
   if (!key) return <Finding>Pick a colour first: the others follow from it.</Finding>;
@@ -45,6 +47,17 @@ export function DerivedForm() {
         value={warmth}
         onChange={(next) => setWarmth(Math.round(next * 10) / 10)}
       />
+      {lights.length > 0 && (
+        <Select
+          label="By the light of"
+          value=""
+          options={[
+            { value: '', title: 'by the light of …' },
+            ...lights.map(({ name }, i) => ({ value: String(i), title: name })),
+          ]}
+          onChange={(i) => i !== '' && setWarmth(lights[Number(i)].warmth)}
+        />
+      )}
       <ul className="mt-2">
         {RULES.map((rule) => (
           <li key={rule} className="flex items-center gap-2 border-t py-1">

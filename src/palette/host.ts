@@ -42,6 +42,8 @@ export interface PaletteHost {
   hasPicture: boolean;
   /** Mean values of the picture's zones, from dark to light; null where there are none. */
   useZoneMeans: () => readonly number[] | null;
+  /** Lights of this picture by which colours can be derived: its kept moods. */
+  useLights: () => readonly { name: string; warmth: number }[];
   /** The colours that the place of a swatch is made of, the largest first; none where there is no place to look at. */
   useParts: (swatch: TraySwatch) => TraySwatch['components'];
   /** What some colours can make; `colours` is null for nothing. */

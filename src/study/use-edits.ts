@@ -93,7 +93,7 @@ export function holdMass(
   colour: string,
   instead: readonly At[] = [],
 ): StudyDocument {
-  const { held } = freeMass(document, instead).use.transfer;
+  const { held } = freeMass(document, [...instead, { x, y }]).use.transfer;
   if (held.length >= MAX_HELD)
     throw new RangeError(`${MAX_HELD} masses can be held. Free some first.`);
   return withTransfer(document, { held: [...held, { x, y, colour }] });
@@ -134,7 +134,9 @@ export function moveMass(
   by: Partial<MassMoves>,
   instead: readonly At[],
 ): StudyDocument {
-  const isOf = (place: At) => instead.some((other) => other.x === place.x && other.y === place.y);
+  const isOf = (place: At) =>
+    (place.x === x && place.y === y) ||
+    instead.some((other) => other.x === place.x && other.y === place.y);
   const was = document.use.whatIf.findLast(isOf)?.moves ?? NO_MOVES;
   const held = (steps: number) => Math.min(MAX_MOVE, Math.max(-MAX_MOVE, steps));
   const moves: MassMoves = {

@@ -1,13 +1,13 @@
 import { NEUTRAL_CHROMA } from '../colour/intensity';
+import { oklchFromOklab } from '../colour/oklab';
 import type { Wheel } from '../colour/wheel';
 import { colourHistogram } from '../picture/colour-histogram';
-import { oklchFromOklab } from '../colour/oklab';
 import type { Picture } from '../picture/picture';
-import { schemeArcs, type KeySettings } from './one-key';
+import { degreesOff, schemeArcs, type KeySettings } from './one-key';
 
-/** Of all colour in a picture, by area and chroma, what lies in a key's scheme: before and after, 0–1. */
+/** How far a picture's colours stand from a key's scheme before and after: mean degrees (OKLCH) by area and chroma. */
 export interface KeyEffect {
-  inside: [before: number, after: number];
+  off: [before: number, after: number];
 }
 
 export function keyEffect(
@@ -17,19 +17,17 @@ export function keyEffect(
   wheel: Wheel,
 ): KeyEffect {
   const arcs = schemeArcs(settings, wheel);
-  const insideOf = (picture: Picture) => {
+  const offOf = (picture: Picture) => {
     const { share, oklab } = colourHistogram(picture);
-    let [own, all] = [0, 0];
+    let [sum, all] = [0, 0];
     for (let k = 0; k < share.length; k++) {
       const [L, a, b] = oklab.subarray(k * 3, k * 3 + 3);
       const { C, h } = oklchFromOklab({ L, a, b });
       if (C < NEUTRAL_CHROMA) continue;
       all += share[k] * C;
-      // Half a degree is less than a colour's own rounding.
-      if (arcs.some(({ from, to }) => (((h - from + 0.5) % 360) + 360) % 360 <= to - from + 1))
-        own += share[k] * C;
+      sum += share[k] * C * degreesOff(h, arcs);
     }
-    return all > 0 ? own / all : 1;
+    return all > 0 ? sum / all : 0;
   };
-  return { inside: [insideOf(before), insideOf(after)] };
+  return { off: [offOf(before), offOf(after)] };
 }

@@ -5,6 +5,7 @@ import { temperature } from '../colour/temperature';
 import { valueOfOklab } from '../colour/value';
 import type { Picture } from '../picture/picture';
 import { greyBytes, paintedBy } from '../testing';
+import { lightWarmth } from './mood-light';
 import { MOOD_SETTINGS, moodEffect, moodPicture, MOODS, type MoodSettings } from './moods';
 
 const AS_IT_IS: MoodSettings = {
@@ -171,4 +172,12 @@ it('whatever the sliders say, it is a picture within what can be painted', () =>
     ),
     { numRuns: 40 },
   );
+});
+
+it('a mood’s light is as warm as it looks', () => {
+  const warmth = (mood: (typeof MOODS)[number]) => lightWarmth(MOOD_SETTINGS[mood]);
+  expect(warmth('golden evening')).toBe(1);
+  expect(warmth('lamp')).toBe(1);
+  expect(warmth('moonlight')).toBeLessThan(-0.3);
+  expect(Math.abs(warmth('fog'))).toBeLessThan(0.2);
 });

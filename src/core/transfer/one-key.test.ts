@@ -9,6 +9,7 @@ import { SCHEMES } from '../measure/harmony';
 import { paintedBy } from '../testing';
 import {
   cubeText,
+  degreesOff,
   harmonised,
   keyTable,
   schemeArcs,
@@ -78,13 +79,9 @@ function readCube(text: string): { eight: Reader; tetrahedra: Reader } {
 describe('one key', () => {
   it('leaves what is in the scheme, and brings the rest nearer', () => {
     const arcs = schemeArcs(KEY, PAINTERS_WHEEL);
-    const off = (hue: number) =>
-      Math.min(
-        ...arcs.map(({ from, to }) => {
-          const middle = (from + to) / 2;
-          return Math.max(0, Math.abs(((hue - middle + 900) % 360) - 180) - (to - from) / 2);
-        }),
-      );
+    const off = (hue: number) => degreesOff(hue, arcs);
+    expect(off((arcs[0].from + arcs[0].to) / 2)).toBe(0);
+    expect(off(arcs[0].to + 30)).toBeCloseTo(30, 6);
     fc.assert(
       fc.property(
         fc.double({ min: 0, max: 359.9, noNaN: true }),

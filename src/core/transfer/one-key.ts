@@ -134,6 +134,14 @@ export function harmonised(
   return { hue, chroma: 1 };
 }
 
+/** How far a hue lies from the nearest arc, degrees from 0. */
+export function degreesOff(hue: number, arcs: readonly Arc[]): number {
+  return arcs.reduce((least, { from, to }) => {
+    const along = turned(hue - from);
+    return along <= to - from ? 0 : Math.min(least, along - (to - from), 360 - along);
+  }, 180);
+}
+
 const turned = (degrees: number) => ((degrees % 360) + 360) % 360;
 
 /** A picture through a table, read between its points along each side; `keep` (0–255 a pixel) keeps bytes at 255. */

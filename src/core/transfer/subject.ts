@@ -12,6 +12,7 @@ import { LIGHT } from '../measure/light-split';
 import type { Masses } from '../measure/masses';
 import type { MeasureSources } from '../measure/sources';
 import { OPAQUE, type Picture } from '../picture/picture';
+import type { ColourGrid } from '../picture/colour-grid';
 import type { Place } from '../picture/framing';
 
 /** A mass of a subject, as a colour is chosen for it. */
@@ -78,9 +79,12 @@ export function subjectOf(
   };
 }
 
+/** Cells to each side of a pixel that have a say in what it is of. */
+const REACH = 2;
+
 /**
- * The masses of cells as masses of pixels: of the four cells around a pixel those count that are near it, in place and in
- * colour, so that an edge between two masses runs where the picture has it.
+ * The masses of cells as masses of pixels: of the cells around a pixel those count that are near it, in place and in
+ * colour, so that an edge between two masses runs where the picture has it, and softly where it has none.
  */
 export function massField(picture: Picture, { grid, labels, masses }: Masses): MassField {
   const { width, height, data } = picture;
@@ -91,51 +95,85 @@ export function massField(picture: Picture, { grid, labels, masses }: Masses): M
     weight: new Uint8Array(pixels).fill(255),
   };
   const colours = Float64Array.from(masses.flatMap(({ colour: { L, a, b } }) => [L, a, b]));
+  const inner = innerCells(grid, labels);
   const near = new Float64Array(masses.length);
+  const met = new Int32Array((2 * REACH) ** 2);
   for (let y = 0; y < height; y++) {
-    const fy = Math.min(grid.height - 1, Math.max(0, ((y + 0.5) / height) * grid.down - 0.5));
-    const top = Math.min(Math.max(0, grid.height - 2), Math.floor(fy));
+    const fy = ((y + 0.5) / height) * grid.down - 0.5;
+    const top = Math.floor(fy);
     for (let x = 0; x < width; x++) {
       const pixel = y * width + x;
       const at = pixel * 4;
       if (data[at + 3] < OPAQUE) continue;
-      const fx = Math.min(grid.width - 1, Math.max(0, ((x + 0.5) / width) * grid.across - 0.5));
-      const left = Math.min(Math.max(0, grid.width - 2), Math.floor(fx));
+      const fx = ((x + 0.5) / width) * grid.across - 0.5;
+      const left = Math.floor(fx);
+      const own =
+        Math.min(grid.height - 1, Math.max(0, top)) * grid.width +
+        Math.min(grid.width - 1, Math.max(0, left));
+      if (inner[own] === 1) {
+        field.first[pixel] = labels[own];
+        continue;
+      }
+      let count = 0;
+      for (let row = top - REACH + 1; row <= top + REACH; row++) {
+        if (row < 0 || row >= grid.height) continue;
+        const down = REACH + 0.05 - Math.abs(fy - row);
+        for (let column = left - REACH + 1; column <= left + REACH; column++) {
+          if (column < 0 || column >= grid.width) continue;
+          const mass = labels[row * grid.width + column];
+          if (mass < 0) continue;
+          if (near[mass] === 0) met[count++] = mass;
+          near[mass] += down * (REACH + 0.05 - Math.abs(fx - column));
+        }
+      }
+      if (count === 0) continue;
+      const r = LINEAR_OF_BYTE[data[at]];
+      const g = LINEAR_OF_BYTE[data[at + 1]];
+      const b = LINEAR_OF_BYTE[data[at + 2]];
+      const l = longRoot(r, g, b);
+      const m = mediumRoot(r, g, b);
+      const s = shortRoot(r, g, b);
+      const L = lightnessOf(l, m, s);
+      const A = aOf(l, m, s);
+      const B = bOf(l, m, s);
       let first = -1;
       let second = -1;
-      for (let row = top; row <= Math.min(grid.height - 1, top + 1); row++)
-        for (let column = left; column <= Math.min(grid.width - 1, left + 1); column++) {
-          const mass = labels[row * grid.width + column];
-          if (mass < 0 || mass === first || mass === second) continue;
-          near[mass] = 0;
-          if (first < 0) first = mass;
-          else if (second < 0) second = mass;
-        }
-      if (first < 0) continue;
+      for (let i = 0; i < count; i++) {
+        const mass = met[i];
+        const c = mass * 3;
+        const dL = L - colours[c];
+        const dA = A - colours[c + 1];
+        const dB = B - colours[c + 2];
+        near[mass] *= Math.exp(-(dL * dL + dA * dA + dB * dB) / (2 * ALIKE * ALIKE)) + 1e-6;
+        if (first < 0 || near[mass] > near[first]) {
+          second = first;
+          first = mass;
+        } else if (second < 0 || near[mass] > near[second]) second = mass;
+      }
+      field.first[pixel] = first;
       if (second >= 0) {
-        const [r, g, b] = [0, 1, 2].map((k) => LINEAR_OF_BYTE[data[at + k]]);
-        const [l, m, s] = [longRoot(r, g, b), mediumRoot(r, g, b), shortRoot(r, g, b)];
-        const [L, A, B] = [lightnessOf(l, m, s), aOf(l, m, s), bOf(l, m, s)];
-        for (let row = top; row <= top + 1; row++)
-          for (let column = left; column <= left + 1; column++) {
-            const mass = labels[row * grid.width + column];
-            if (mass !== first && mass !== second) continue;
-            const c = mass * 3;
-            const away =
-              (L - colours[c]) ** 2 + (A - colours[c + 1]) ** 2 + (B - colours[c + 2]) ** 2;
-            near[mass] +=
-              (1.05 - Math.abs(fy - row)) *
-              (1.05 - Math.abs(fx - column)) *
-              (Math.exp(-away / (2 * ALIKE * ALIKE)) + 1e-6);
-          }
-        if (near[second] > near[first]) [first, second] = [second, first];
         field.weight[pixel] = Math.round((255 * near[first]) / (near[first] + near[second]));
         field.second[pixel] = second;
       }
-      field.first[pixel] = first;
+      for (let i = 0; i < count; i++) near[met[i]] = 0;
     }
   }
   return field;
+}
+
+/** 1 for the cells whose pixels meet one mass alone, however far they reach. */
+function innerCells({ width, height }: ColourGrid, labels: Int16Array): Uint8Array {
+  const inner = new Uint8Array(labels.length);
+  for (let y = 0, c = 0; y < height; y++)
+    for (let x = 0; x < width; x++, c++) {
+      if (labels[c] < 0) continue;
+      let isInner = true;
+      for (let j = Math.max(0, y - REACH); j <= Math.min(height - 1, y + REACH); j++)
+        for (let i = Math.max(0, x - REACH); i <= Math.min(width - 1, x + REACH); i++)
+          isInner &&= labels[j * width + i] === labels[c];
+      inner[c] = isInner ? 1 : 0;
+    }
+  return inner;
 }
 
 function lightShares({ first }: MassField, sides: Uint8Array, count: number): number[] {

@@ -1,6 +1,6 @@
 'use client';
 
-import { useRef, useState, type ReactNode } from 'react';
+import { useRef, useState } from 'react';
 import { PICTURE_STEPS, type PictureEvent, type PictureStep } from '@/contracts/picture-events';
 import { RefusedError } from '@/ui/api';
 import { Button } from '@/ui/button';
@@ -9,27 +9,21 @@ import { say, showError } from '@/ui/notices';
 import { percent } from '@/ui/words';
 import { useDeskStore } from './desk-store';
 
-interface Props {
-  /** What the file is called after the study's title. */
-  about: string;
-  /** What is said while it is made. */
-  making: string;
-  /** Asks for the picture and takes what is said of it. */
-  send: (signal: AbortSignal, take: (event: PictureEvent) => void) => Promise<void>;
-  /** The buttons that are there while nothing is made; `save` begins. */
-  children: (save: () => void) => ReactNode;
+/** What is told of a picture that is being made; null while none is. */
+export interface FullSize {
+  progress: { step: PictureStep; share: number } | null;
+  save: () => void;
+  stop: () => void;
 }
 
-/** The picture made at the size it came in, as PNG: with how far it is, and to be stopped. */
-export function FullSizePicture({ about, making, send, children }: Props) {
+/** Makes the picture at the size it came in and hands it over as PNG, named after the study and `about`; `send` asks for it. */
+export function useFullSize(
+  about: string,
+  send: (signal: AbortSignal, take: (event: PictureEvent) => void) => Promise<void>,
+): FullSize {
   const store = useDeskStore();
-  const [progress, setProgress] = useState<{ step: PictureStep; share: number } | null>(null);
+  const [progress, setProgress] = useState<FullSize['progress']>(null);
   const running = useRef<AbortController | null>(null);
-  const words: Record<PictureStep, string> = {
-    reading: 'Reading the original',
-    making,
-    writing: 'Writing the PNG',
-  };
 
   const save = async () => {
     const stopper = new AbortController();
@@ -58,7 +52,25 @@ export function FullSizePicture({ about, making, send, children }: Props) {
     }
   };
 
-  if (!progress) return children(() => void save());
+  return { progress, save: () => void save(), stop: () => running.current?.abort() };
+}
+
+/** How far a picture is that is being made, and a way to stop it. */
+export function FullSizeProgress({
+  progress,
+  making,
+  onStop,
+}: {
+  progress: NonNullable<FullSize['progress']>;
+  /** What is said while it is made. */
+  making: string;
+  onStop: () => void;
+}) {
+  const words: Record<PictureStep, string> = {
+    reading: 'Reading the original',
+    making,
+    writing: 'Writing the PNG',
+  };
   return (
     <div className="w-full pt-1">
       <div className="flex items-center gap-3">
@@ -66,7 +78,7 @@ export function FullSizePicture({ about, making, send, children }: Props) {
           {words[progress.step]}
           {progress.share > 0 ? `, ${percent(progress.share)}` : ' …'}
         </p>
-        <Button onClick={() => running.current?.abort()}>Stop</Button>
+        <Button onClick={onStop}>Stop</Button>
       </div>
       <div className="mt-1 h-1.5 bg-faint" aria-hidden>
         <div className="h-full bg-ink" style={{ width: `${overall(progress) * 100}%` }} />

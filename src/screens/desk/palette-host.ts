@@ -1,6 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
+import { lightWarmth } from '@/core/transfer/mood-light';
 import type { TraySwatch } from '@/contracts/study';
 import {
   paletteStoreOf,
@@ -24,6 +25,7 @@ export function usePaletteHostOfDesk({ change, remove }: PaletteActions): Palett
       select: (part) => store.getState().set(attentionOf(part)),
       hasPicture: true,
       useZoneMeans,
+      useLights,
       useParts,
       useReach,
     }),
@@ -56,6 +58,17 @@ function useZoneMeans(): readonly number[] | null {
   const settings = useDocument((document) => document.values);
   const { value } = useAnswer<'values'>({ kind: 'values', settings, quick: false });
   return value?.zones.filter(({ share }) => share > 0).map(({ mean }) => mean) ?? null;
+}
+
+/** The moods that are kept with the study, and the one that is tried. */
+function useLights(): readonly { name: string; warmth: number }[] {
+  const { mood, variants } = useDocument((document) => document.use);
+  return useMemo(() => {
+    const kept = variants.flatMap(({ name, made }) =>
+      made.kind === 'mood' ? [{ name, warmth: lightWarmth(made.choice.settings) }] : [],
+    );
+    return [{ name: mood.mood, warmth: lightWarmth(mood.settings) }, ...kept];
+  }, [mood, variants]);
 }
 
 /** What is pointed at on the Desk may be other things than swatches. */

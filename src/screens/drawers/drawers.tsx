@@ -27,6 +27,7 @@ import { asksByColour } from './find/search-address';
 import { useSearch } from './find/use-search';
 import { FoundLibraries } from './found-libraries';
 import { PASTED, useImportFiles } from './transfer/import-files';
+import { OnAnotherPicture, type ColoursFrom } from '@/ui/on-another-picture';
 import { Unfolding, type Unfolded } from './unfolding';
 import { useAct, useDrawerActions } from './use-drawer-actions';
 import { useFolders } from './use-folders';
@@ -58,6 +59,7 @@ export function Drawers(props: Props) {
   const folderActions = useFolders(act);
   const dialogs = useDrawerDialogs();
   const [chosen, setChosen] = useState<ReadonlyMap<string, FoundLibrary>>(new Map());
+  const [used, setUsed] = useState<ColoursFrom | null>(null);
   const [unfolded, setUnfolded] = useState<Unfolded>(asksByColour(props.opened) ? 'colours' : null);
   const files = useImportFiles();
   const { read } = files;
@@ -140,6 +142,7 @@ export function Drawers(props: Props) {
                   favour: actions.favour,
                   duplicate: (library) => void actions.duplicate(library),
                   exportLibrary: (library) => dialogs.setExported([library]),
+                  use: ({ id, name }) => setUsed({ kind: 'library', id, name }),
                   moveTo: ({ id }) => dialogs.setMoved([id]),
                   remove: (library) => remove([library]),
                 }}
@@ -169,6 +172,7 @@ export function Drawers(props: Props) {
           onStored={() => void changed()}
           onMerged={chooseNone}
         />
+        <OnAnotherPicture from={used} onClose={() => setUsed(null)} />
         {isDragActive && <DropNotice>Let go, and look them over.</DropNotice>}
       </div>
       <DragOverlay dropAnimation={null}>

@@ -16,6 +16,8 @@ export interface RowActions {
   favour: (library: FoundLibrary) => void;
   duplicate: (library: FoundLibrary) => void;
   exportLibrary: (library: FoundLibrary) => void;
+  /** Puts its colours on a picture. */
+  use: (library: FoundLibrary) => void;
   moveTo: (library: FoundLibrary) => void;
   remove: (library: FoundLibrary) => void;
 }
@@ -125,6 +127,7 @@ export function LibraryRow({ library, folder, chosen, ordering, onChoose, action
           items={[
             { title: 'Open', onSelect: () => actions.open(library) },
             { title: 'Export …', onSelect: () => actions.exportLibrary(library) },
+            { title: 'On another picture …', onSelect: () => actions.use(library) },
             { title: 'Duplicate', onSelect: () => actions.duplicate(library) },
             { title: 'Put in a folder …', onSelect: () => actions.moveTo(library) },
             { title: 'Into the bin', onSelect: () => actions.remove(library) },

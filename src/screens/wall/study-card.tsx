@@ -20,10 +20,12 @@ interface Props {
   onDelete: () => void;
   onCompare: () => void;
   onPrint: () => void;
+  /** Puts its colours on another study's picture. */
+  onUse: () => void;
 }
 
 /** A study as it hangs: the picture, its stave under it, its title and what is known of it. */
-export function StudyCard({ card, size, onRename, onDelete, onCompare, onPrint }: Props) {
+export function StudyCard({ card, size, onRename, onDelete, onCompare, onPrint, onUse }: Props) {
   const { settings } = useSettings();
   const [renaming, setRenaming] = useState(false);
   const { reading } = card;
@@ -85,6 +87,9 @@ export function StudyCard({ card, size, onRename, onDelete, onCompare, onPrint }
                   { title: 'Rename', onSelect: () => setRenaming(true) },
                   { title: 'Compare with …', onSelect: onCompare },
                   { title: 'Print a sheet …', onSelect: onPrint },
+                  ...(card.swatches.length > 0
+                    ? [{ title: 'On another picture …', onSelect: onUse }]
+                    : []),
                 ]
               : []),
             { title: 'Delete', onSelect: onDelete },

@@ -15,6 +15,7 @@ import { useSettings } from '@/ui/settings';
 import { TopLine } from '@/ui/shell';
 import { useFileDrop } from '@/ui/use-file-drop';
 import { Arrivals } from './arrivals';
+import { OnAnotherPicture, type ColoursFrom } from '@/ui/on-another-picture';
 import { CompareDialog } from './compare-dialog';
 import { DemoAgain, DemoProgress } from './demo-again';
 import { FirstStep } from './first-step';
@@ -36,6 +37,7 @@ export function Wall({ opened, first }: { opened: StudySearch; first: FoundStudi
   const room = useStudies(opened, first, wheel);
   const { search, setSearch, total, overview } = room;
   const [compared, setCompared] = useState<Card | null>(null);
+  const [used, setUsed] = useState<ColoursFrom | null>(null);
   const [printed, setPrinted] = useState<Card | null>(null);
   const { arrivals, known, importFiles, beginAgain, dropKnown } = useImport();
   const demo = useDemo();
@@ -102,6 +104,7 @@ export function Wall({ opened, first }: { opened: StudySearch; first: FoundStudi
                 onDelete={() => void remove(card)}
                 onCompare={() => setCompared(card)}
                 onPrint={() => setPrinted(card)}
+                onUse={() => setUsed({ kind: 'study', id: card.id, name: card.title })}
               />
             )}
           </HungStudies>
@@ -110,6 +113,7 @@ export function Wall({ opened, first }: { opened: StudySearch; first: FoundStudi
       </main>
       {isDragActive && <DropNotice>Let go, and the study begins.</DropNotice>}
       <CompareDialog one={compared} onClose={() => setCompared(null)} />
+      <OnAnotherPicture from={used} onClose={() => setUsed(null)} />
       <PrintDialog study={printed} onClose={() => setPrinted(null)} />
       <KnownDialog known={known} onClose={dropKnown} onBeginAgain={(id) => void beginAgain(id)} />
     </div>

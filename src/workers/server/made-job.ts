@@ -1,4 +1,4 @@
-import { move } from 'piscina';
+import type { MessagePort } from 'node:worker_threads';
 import { develop, type Development } from '@/core/picture/develop';
 import type { Picture } from '@/core/picture/picture';
 import { framedStrokes } from '@/core/picture/strokes';
@@ -12,15 +12,18 @@ export interface MadeJob {
   working: Picture;
   development: Development;
   query: MadeQuery;
+  /** Is told the picture. */
+  port: MessagePort;
 }
 
 /** The original made by what is read of the working copy: its masses, its light and shadow. */
-export function madeJob({ original, working, development, query }: MadeJob): Picture {
+export function madeJob({ original, working, development, query, port }: MadeJob): void {
   const small = develop(working, development);
   const images = deriveImages(small, (strokes) =>
     framedStrokes(strokes, development.framing, working, small),
   );
-  const { data, ...size } = madePicture(images, query, develop(original, development));
+  const picture = madePicture(images, query, develop(original, development));
   // Handed over, not copied: a large picture is hundreds of megabytes.
-  return { ...size, data: move(data) as unknown as Picture['data'] };
+  port.postMessage(picture, [picture.data.buffer as ArrayBuffer]);
+  port.close();
 }

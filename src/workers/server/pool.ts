@@ -39,13 +39,20 @@ export function runPlates(job: PlatesJob, signal?: AbortSignal): Promise<MadePla
 }
 
 /** Makes an original into another picture in a worker. */
-export function runMade(job: MadeJob, signal?: AbortSignal): Promise<Picture> {
-  return pool().run(job, { name: 'madeJob', signal });
-}
+export const runMade = (job: Omit<MadeJob, 'port'>, signal?: AbortSignal): Promise<Picture> =>
+  pictureBy('madeJob', job, () => undefined, signal);
 
 /** Pushes an original in a worker; `onShare` is told how much of it is done, 0–1. */
-export async function runPush(
+export const runPush = (
   job: Omit<PushJob, 'port'>,
+  onShare: (share: number) => void,
+  signal?: AbortSignal,
+): Promise<Picture> => pictureBy('pushJob', job, onShare, signal);
+
+/** Runs a job that hands its picture over through a port, after what shares of it are done. */
+async function pictureBy(
+  name: string,
+  job: object,
   onShare: (share: number) => void,
   signal?: AbortSignal,
 ): Promise<Picture> {
@@ -57,8 +64,7 @@ export async function runPush(
     }),
   );
   try {
-    const options = { name: 'pushJob', transferList: [port2], signal };
-    await pool().run({ ...job, port: port2 }, options);
+    await pool().run({ ...job, port: port2 }, { name, transferList: [port2], signal });
     return await picture;
   } finally {
     port1.close();

@@ -53,6 +53,7 @@ export function paletteHostOf(store: LibraryStore): PaletteHost {
     select: (part) => store.getState().set(part),
     hasPicture: false,
     useZoneMeans: () => null,
+    useLights: () => NO_LIGHTS,
     useParts: ({ components }) => components,
     useReach: useMixes,
   };
@@ -101,3 +102,5 @@ function paletteReader(): (state: LibraryState) => PaletteState {
     return { document: last.document, selected, chosen, choosing, hovered, pinned };
   };
 }
+
+const NO_LIGHTS: ReturnType<PaletteHost['useLights']> = [];

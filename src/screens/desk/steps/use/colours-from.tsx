@@ -11,7 +11,7 @@ import { useStudyId } from '../../facts';
 import { useTakeColours } from './use-take-colours';
 
 /** So many studies are offered; of more the newest. */
-const MAX_STUDIES = 100;
+const MAX_STUDIES = 60;
 const OWN = 'own';
 const TAKEN = 'taken';
 const NONE = '';
@@ -34,16 +34,13 @@ export function ColoursFrom() {
   ];
   const names = taken && [...new Set(taken.map(({ from }) => from))];
   return (
-    <div className="mb-2 flex flex-wrap items-center gap-x-3 gap-y-1 text-[15px]">
-      <span aria-hidden className="shrink-0">
-        Colours of
-      </span>
+    <div className="mb-2 flex flex-wrap justify-between gap-1 text-[15px]">
       <Select
         label="Colours of"
         value={names ? TAKEN : OWN}
         options={[
           ...(names ? [{ value: TAKEN, title: list(names) || 'nothing yet' }] : []),
-          { value: OWN, title: 'this study' },
+          { value: OWN, title: 'this study’s colours' },
           ...sources,
         ]}
         onChange={(source) => {
@@ -54,7 +51,7 @@ export function ColoursFrom() {
       <Select
         label="And colours of"
         value={NONE}
-        options={[{ value: NONE, title: 'and …' }, ...sources]}
+        options={[{ value: NONE, title: 'and those of …' }, ...sources]}
         onChange={(source) => {
           if (source !== NONE) void take(source, true);
         }}

@@ -10,6 +10,7 @@ import { cubeText, keyTable } from '@/core/transfer/one-key';
 import { withKey } from '@/study/use-edits';
 import { Button } from '@/ui/button';
 import { fileName, keepFile } from '@/ui/keep-file';
+import { say, showError } from '@/ui/notices';
 import { Finding } from '@/ui/panel-parts';
 import { Select } from '@/ui/select';
 import { useSettings } from '@/ui/settings';
@@ -17,6 +18,7 @@ import { Slider } from '@/ui/slider';
 import { Tick } from '@/ui/tick';
 import { percent } from '@/ui/words';
 import { useDesk, useDeskStore, useDocument } from '../../desk-store';
+import { usePicture } from '../../picture-room';
 import { useAnswer } from '../../use-answer';
 import { ExportMade } from './export-made';
 import { KeepVariant } from './keep-variant';
@@ -27,7 +29,9 @@ import { keySentence } from './use-sentences';
 /** Everything brought toward the harmony of one key colour, for pictures that are made of several. */
 export function KeyTab() {
   const { settings } = useSettings();
-  const { change, slide } = useDeskStore().getState();
+  const store = useDeskStore();
+  const { change, slide } = store.getState();
+  const { ask } = usePicture();
   const title = useDocument((document) => document.title);
   const key = useDocument((document) => document.use.key);
   const parts = useDocument((document) => document.use.parts);
@@ -44,6 +48,22 @@ export function KeyTab() {
   });
   const colour = toGamut(oklabFromOklch({ L: 0.66, C: 0.11, h: key.hue }));
   const about = `key ${familyOf(colour, wheel).name}`;
+  /** The hue that turns up from the picture's darks to its lights. */
+  const asThePicture = async () => {
+    try {
+      const { values, lightAndShadow } = store.getState().history.present;
+      const { keyColour } = await ask<'colours'>({
+        kind: 'colours',
+        settings: values,
+        corrections: lightAndShadow.corrections,
+        wheel: wheel.id,
+      });
+      if (!keyColour) return say('It is so near to grey that it has no key colour.');
+      change((was) => withKey(was, { hue: Math.round(keyColour.hue) }));
+    } catch (error) {
+      showError(error);
+    }
+  };
   const saveTable = () => {
     const text = cubeText(keyTable(key, wheel), `${title}, ${about}`);
     keepFile(new Blob([text], { type: 'text/plain' }), fileName(title, about, 'cube'));
@@ -59,7 +79,9 @@ export function KeyTab() {
           className="block h-10 w-14 shrink-0"
           style={{ background: hexFromOklab(colour) }}
         />
-        <span className="grow">{familyOf(colour, wheel).name}</span>
+        {familyOf(colour, wheel).name}
+      </div>
+      <div className="mb-2 flex flex-wrap gap-2">
         <Button
           disabled={!swatch}
           title={swatch ? undefined : 'Select a swatch in the tray first'}
@@ -70,6 +92,7 @@ export function KeyTab() {
         >
           As the swatch
         </Button>
+        <Button onClick={() => void asThePicture()}>As the picture</Button>
       </div>
       <Slider
         label="Key"

@@ -6,8 +6,19 @@ import { useDrawn } from '../../use-answer';
 
 /** What a query makes of the picture, as large as there is room. */
 export function MadePicture({ query }: { query: MadeQuery | null }) {
-  const frame = useRef<HTMLCanvasElement>(null);
   const { canvas, stale } = useDrawn<'transferred' | 'mood' | 'whatIf' | 'oneKey'>(query);
+  return <CanvasCopy canvas={canvas} isDrawn={canvas !== null && !stale} />;
+}
+
+/** What is drawn on a canvas that stands elsewhere, or nowhere. */
+export function CanvasCopy({
+  canvas,
+  isDrawn,
+}: {
+  canvas: HTMLCanvasElement | null;
+  isDrawn: boolean;
+}) {
+  const frame = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     const own = frame.current;
     if (!own || !canvas) return;
@@ -15,12 +26,5 @@ export function MadePicture({ query }: { query: MadeQuery | null }) {
     own.height = canvas.height;
     own.getContext('2d')?.drawImage(canvas, 0, 0);
   }, [canvas]);
-  return (
-    <canvas
-      ref={frame}
-      aria-hidden
-      className="block h-full w-full"
-      data-drawn={canvas !== null && !stale}
-    />
-  );
+  return <canvas ref={frame} aria-hidden className="block h-full w-full" data-drawn={isDrawn} />;
 }

@@ -43,7 +43,7 @@ export function MassList({ transfer: { masses, colours, of, heldOf } }: { transf
         held > 0 ? (
           <Button
             weight="quiet"
-            className="underline"
+            className="-mb-2 underline"
             onClick={() => change((was) => withTransfer(was, { held: [] }))}
           >
             {`Free ${several(held, 'mass', 'masses')}`}

@@ -124,7 +124,7 @@ function MoodPalette({
     <Section
       title={<span id={label}>Its palette</span>}
       aside={
-        <Button weight="quiet" className="underline" onClick={take}>
+        <Button weight="quiet" className="-mb-2 underline" onClick={take}>
           Into the tray
         </Button>
       }

@@ -4,7 +4,7 @@ import { useRef } from 'react';
 import type { MadeQuery } from '@/contracts/desk-query/transfer-queries';
 import { useSize } from '@/ui/use-size';
 import { usePicture } from '../../picture-room';
-import { MadePicture } from './made-picture';
+import { CanvasCopy, MadePicture } from './made-picture';
 import { grid } from './picture-grid';
 
 /** One of several pictures that stand side by side. */
@@ -21,7 +21,7 @@ export function SideBySide({ label, sides }: { label: string; sides: readonly Si
   const size = useSize(frame);
   const { canvas } = usePicture();
   const aspect = (canvas?.width ?? 1) / (canvas?.height ?? 1);
-  const { columns, width } = grid(sides.length, aspect, size);
+  const { columns, width } = grid(sides.length + 1, aspect, size);
   return (
     <div
       ref={frame}
@@ -34,6 +34,12 @@ export function SideBySide({ label, sides }: { label: string; sides: readonly Si
         className="mx-auto grid w-fit gap-3"
         style={{ gridTemplateColumns: `repeat(${columns}, ${width}px)` }}
       >
+        <li>
+          <span className="block bg-panel" style={{ height: width / aspect }}>
+            <CanvasCopy canvas={canvas} isDrawn={canvas !== null} />
+          </span>
+          <span className="flex min-h-9 items-center px-2 text-[15px]">as it is</span>
+        </li>
         {sides.map(({ title, isChosen, query, onChoose }) => (
           <li key={title}>
             <button

@@ -1,6 +1,6 @@
 'use client';
 
-import { useRef, useState, type PointerEvent } from 'react';
+import { useState, type PointerEvent } from 'react';
 import { useDeskStore } from '../../desk-store';
 import { useHoldMass } from './use-hold-mass';
 
@@ -21,8 +21,6 @@ export function useColourDrag(): {
   const store = useDeskStore();
   const hold = useHoldMass();
   const [ghost, setGhost] = useState<Ghost | null>(null);
-  const latest = useRef(hold);
-  latest.current = hold;
   return {
     ghost,
     of: (id) => ({
@@ -55,7 +53,7 @@ export function useColourDrag(): {
             const isOverStage =
               up.target instanceof Element && up.target.closest('[data-testid="stage"]') !== null;
             const { pointer } = store.getState();
-            if (isDragging && isOverStage && pointer) void latest.current(pointer, id);
+            if (isDragging && isOverStage && pointer) void hold(pointer, id);
           },
           { signal },
         );

@@ -55,7 +55,12 @@ export function whatIfSentence(
     : `It ${list(said)}.`;
 }
 
-export function keySentence({ inside: [before, after] }: KeyEffect, degree: number): string {
-  if (degree === 0) return `${percent(before)} of its colour lies in this harmony as it is.`;
-  return `${percent(after)} of its colour lies in this harmony; ${percent(before)} did before.`;
+/** Degrees within which colours stand in a harmony. */
+const IN_HARMONY = 1;
+
+export function keySentence({ off: [before, after] }: KeyEffect, degree: number): string {
+  const words = (degrees: number) => `${Math.round(degrees)}°`;
+  if (before < IN_HARMONY) return 'Its colours lie in this harmony as they are.';
+  if (degree === 0) return `Its colours stand ${words(before)} off this harmony on the mean.`;
+  return `Its colours stand ${words(after)} off this harmony on the mean, ${words(before)} before.`;
 }

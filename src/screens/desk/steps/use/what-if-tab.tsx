@@ -93,7 +93,7 @@ export function WhatIfTab() {
             own.length > 0 && (
               <Button
                 weight="quiet"
-                className="underline"
+                className="-mb-2 underline"
                 onClick={() => change((was) => withoutMoves(was, own))}
               >
                 As it was
@@ -124,7 +124,7 @@ export function WhatIfTab() {
           aside={
             <Button
               weight="quiet"
-              className="underline"
+              className="-mb-2 underline"
               onClick={() => change((was) => withoutMoves(was, null))}
             >
               {moves.length === 1
@@ -154,7 +154,11 @@ export function WhatIfTab() {
                       />
                     )}
                     <span>
-                      {changed ? capital(placeWords(changed.place)) : 'Outside the frame'}
+                      {changed
+                        ? capital(placeWords(changed.place))
+                        : at.value
+                          ? 'Outside the frame'
+                          : '…'}
                       {`: ${movesWords(steps)}`}
                     </span>
                   </button>
