@@ -176,11 +176,19 @@ test('no violation on the Wall and at the Desk, on any surround', async ({ page 
   await inMedia(page, (where) => hasNoViolation(page, where));
   await choose(page, 'Medium', 'paint');
   await toStep(page, 'Use');
-  for (const tab of ['other colours', 'another mood']) {
+  for (const tab of ['other colours', 'another mood', 'what if', 'one key', 'what belongs']) {
     await toTab(page, tab);
     await expect(page.getByTestId('finding')).not.toContainText('…');
     await hasNoViolation(page, `Use, ${tab}`);
   }
+  await toTab(page, 'other colours');
+  await choose(page, 'Looked at', 'all three');
+  await hasNoViolation(page, 'Use, all three');
+  await page.getByRole('button', { name: 'Plan to paint from …' }).click();
+  await expect(page.getByAltText(/^Plan of/)).toBeVisible();
+  await hasNoViolation(page, 'Plan to paint from');
+  await page.keyboard.press('Escape');
+  await choose(page, 'Looked at', 'on the picture');
   await toStep(page, 'Values');
   for (const tab of ['light', 'separation', 'form', 'focus', 'greys']) {
     await toTab(page, tab);
@@ -304,8 +312,10 @@ for (const size of SIZES)
     await toStep(page, 'Use');
     await expect(page.getByTestId('finding').first()).not.toContainText('…');
     await fitsFingers(page, 'Use');
-    await toTab(page, 'another mood');
-    await fitsFingers(page, 'Use, moods');
+    for (const tab of ['another mood', 'what if', 'one key', 'what belongs', 'kept']) {
+      await toTab(page, tab);
+      await fitsFingers(page, `Use, ${tab}`);
+    }
     await toStep(page, 'Mix');
     // Below a picture that stands, the panel gives its room back when it is folded.
     const stage = page.getByTestId('stage');

@@ -148,3 +148,14 @@ export async function openDrawers(page: Page, url: string, query = ''): Promise<
   await isReady(page);
   await expect(finding(page)).toBeVisible();
 }
+
+export const undo = (page: Page) => page.getByRole('button', { name: 'Undo', exact: true });
+
+/** What a button hands over as a file: its name and its bytes. */
+export async function downloaded(page: Page, name: string | RegExp) {
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name }).click(),
+  ]);
+  return { name: file.suggestedFilename(), bytes: await readFile(await file.path()) };
+}

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { ciede2000 } from '../colour/ciede2000';
 import { labFromOklab } from '../colour/cielab';
-import { inGamut } from '../colour/gamut';
+import { inGamut, maxChroma } from '../colour/gamut';
 import { oklabFromOklch, oklchFromOklab } from '../colour/oklab';
 import { temperature } from '../colour/temperature';
 import { valueOfOklab } from '../colour/value';
 import { anySrgb } from '../testing';
-import { ladder, ladderValues, DEFAULT_LADDER, turnedTo } from './ladder';
+import { ladder, ladderValues, DEFAULT_LADDER, onLadder, turnedTo } from './ladder';
 
 const settings = fc.record({
   steps: fc.integer({ min: 3, max: 11 }),
@@ -100,4 +100,18 @@ describe('a ladder', () => {
     expect(turnedTo(350, 55, 20)).toBe(370);
     expect(turnedTo(250, 55, -40)).toBe(235);
   });
+});
+
+it('a colour at another value has its own share of chroma there, and never more than it has', () => {
+  fc.assert(
+    fc.property(anySrgb, fc.double({ min: 0.5, max: 9.5, noNaN: true }), (colour, value) => {
+      const tone = onLadder(colour, value);
+      const [was, is] = [colour, tone].map(oklchFromOklab);
+      expect(Math.abs(valueOfOklab(tone) - value)).toBeLessThan(0.05);
+      expect(is.C).toBeLessThanOrEqual(was.C + 1e-3);
+      const [had, has] = [was, is].map(({ L, h }) => maxChroma(L, h));
+      if (had > 0.02 && has > 0.02 && is.C < was.C - 1e-3)
+        expect(Math.abs(is.C / has - was.C / had)).toBeLessThan(0.06);
+    }),
+  );
 });

@@ -58,6 +58,17 @@ export function ladder(colour: Oklab, settings: LadderSettings): Oklab[] {
 }
 
 /**
+ * A colour at another Munsell value as its ladder has it: with its own share of the chroma that sRGB holds there, and never
+ * with more chroma than it has itself.
+ */
+export function onLadder(colour: Oklab, value: number): Oklab {
+  const { L, C, h } = oklchFromOklab(colour);
+  const most = maxChroma(L, h);
+  const share = most > 0 ? Math.min(1, C / most) : 0;
+  return atValue(value, h, (lightness) => Math.min(C, share * maxChroma(lightness, h)));
+}
+
+/**
  * Munsell values of a ladder's tones: the nearest of the even ones becomes the colour's own, the others are spread
  * anew between it and the ends. A colour beyond an end takes the end's place.
  */

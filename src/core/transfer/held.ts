@@ -1,5 +1,4 @@
 import { writeBytesAtGrey } from '../amplify/bytes-at-grey';
-import { withValue } from '../colour/at-value';
 import { cubeRoot } from '../colour/cube-root';
 import {
   aOf,
@@ -12,6 +11,7 @@ import {
 } from '../colour/oklab';
 import { LINEAR_OF_BYTE, luminance } from '../colour/srgb';
 import type { Picture } from '../picture/picture';
+import { onLadder } from '../palette/ladder';
 import { NO_MASS, type Subject } from './subject';
 
 /** A departure within a mass grows by this at most, however much stronger its new colour is. */
@@ -125,7 +125,7 @@ function tonesOf(picture: Picture, from: number, to: number): Float32Array {
 }
 
 function carryOf(from: Oklab, value: number, to: Oklab): Carry {
-  const target = withValue(to, value);
+  const target = onLadder(to, value);
   const [was, is] = [Math.hypot(from.a, from.b), Math.hypot(target.a, target.b)];
   const gain = was < NO_HUE ? Math.min(1, is / NO_HUE) : Math.min(MAX_GAIN, is / was);
   const turn =

@@ -1,7 +1,7 @@
-import { withValue } from '../colour/at-value';
 import type { Oklab } from '../colour/oklab';
 import { valueOfOklab } from '../colour/value';
 import type { Place } from '../picture/framing';
+import { onLadder } from '../palette/ladder';
 import { disjointSets, findRoot } from '../raster/disjoint-sets';
 import { polesOfInaccessibility } from '../raster/pole-of-inaccessibility';
 import { NO_MASS, type Subject } from './subject';
@@ -63,7 +63,7 @@ export function planMasses(
   });
   const rows = [...joined].map(([root, { of: colour, share, sum }]) => {
     const own = sum / Math.max(share, 1e-9);
-    const is = settings.isStrict ? colours[colour] : withValue(colours[colour], own);
+    const is = settings.isStrict ? colours[colour] : onLadder(colours[colour], own);
     return { root, of: colour, colour: is, value: valueOfOklab(is), share };
   });
   const sign = settings.order === 'dark first' ? 1 : -1;

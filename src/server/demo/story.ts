@@ -8,7 +8,7 @@ import { librarySearchSchema } from '@/contracts/library-search';
 import { swatchChangeSchema } from '@/contracts/palette';
 import { studyDocumentSchema } from '@/contracts/study';
 
-const { title, maker, source, rights, kind, aims, values, lightAndShadow, depth, hidden } =
+const { title, maker, source, rights, kind, aims, values, lightAndShadow, depth, hidden, use } =
   studyDocumentSchema.shape;
 
 const pickSchema = areaSchema.extend({
@@ -22,7 +22,19 @@ const pickSchema = areaSchema.extend({
 const storyStudySchema = z.object({
   picture: z.string(),
   about: z
-    .object({ title, maker, source, rights, kind, aims, values, lightAndShadow, depth, hidden })
+    .object({
+      title,
+      maker,
+      source,
+      rights,
+      kind,
+      aims,
+      values,
+      lightAndShadow,
+      depth,
+      hidden,
+      use,
+    })
     .partial()
     .default({}),
   /** How many colours were extracted, if another number than the first. */
