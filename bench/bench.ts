@@ -5,6 +5,7 @@ import { benchDrawers } from './drawers';
 import { dropToPalette } from './drop';
 import { benchHidden } from './hidden';
 import { benchLayers } from './layers';
+import { benchTransfer } from './transfer';
 import { benchMixing } from './mixing';
 import { benchOperations, photograph } from './operations';
 import { comparePalettes } from './palettes';
@@ -18,6 +19,7 @@ const PARTS: Record<string, () => Promise<unknown>> = {
   drawers: async () => console.log(await benchDrawers()),
   mixing: async () => benchMixing(),
   layers: async () => benchLayers(),
+  transfer: async () => benchTransfer(),
   wall: async () => console.log(await benchWall()),
 };
 

@@ -111,8 +111,7 @@ const SHOTS: Shot[] = [
   {
     name: 'desk-use',
     take: async (page) => {
-      await openStudy(page, 'Slate terrace, evening', 'step=use&wipe=0.4');
-      await page.getByLabel('Colours of').selectOption({ label: 'One lamp in the dark' });
+      await openStudy(page, 'Slate terrace, evening', 'step=use&wipe=0.35');
       await page.getByText(/^Values hold/).waitFor();
       await page.waitForTimeout(4000);
     },
