@@ -81,6 +81,7 @@ test('what if one mass were other: in place, in a sentence, and back', async ({ 
   await toStep(page, 'Use');
   await toTab(page, 'what if');
   await expect(finding(page)).toContainText('Touch a mass in the picture');
+  await page.getByRole('button', { name: 'Put it back' }).click();
   const [x, y] = await onStage(page, 0.64, 0.18);
   const before = await pixelAt(page, x, y);
   await page.mouse.click(x, y);
@@ -102,6 +103,9 @@ test('what if one mass were other: in place, in a sentence, and back', async ({ 
   );
   const png = await downloaded(page, 'Picture as PNG');
   expect((await sharp(png.bytes).metadata()).width).toBeGreaterThan(1000);
+  await choose(page, 'Looked at', 'before and after');
+  await expect(page.getByTestId('two-pictures')).toHaveAttribute('data-drawn', 'true');
+  await choose(page, 'Looked at', 'on the picture');
   await page.getByRole('button', { name: 'As it was' }).click();
   await expect(finding(page)).toContainText('as it is.');
   await page.mouse.move(5, 300);

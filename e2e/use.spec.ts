@@ -137,6 +137,10 @@ test('colours go on masses by keys, and nothing but them', async ({ page }) => {
   await undo(page).click();
   await expect(held).toHaveCount(1);
 
+  await page.getByRole('button', { name: 'Plan to paint from …' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByAltText(/^Plan of \d+ masses/)).toBeVisible();
+  await page.keyboard.press('Escape');
   await choose(page, 'How', 'palette only');
   await expect(finding(page)).toContainText(
     /Nothing but these colours|this palette has no such value/,
@@ -206,6 +210,8 @@ test('a study’s colours go on another by touch; skin is looped out', async ({ 
       .getByRole('listitem')
       .filter({ hasText: `${name}, held` }),
   ).toHaveCount(1);
+  await page.getByRole('button', { name: 'Plan to paint from …' }).tap();
+  await expect(page.getByAltText(/^Plan of \d+ masses/)).toBeVisible();
   await context.close();
 });
 
@@ -229,7 +235,9 @@ test('what is painted is held against a palette', async ({ page }) => {
   await page
     .getByLabel('A photograph …')
     .setInputFiles({ name: 'mine.png', mimeType: 'image/png', buffer: painted });
-  await expect(page.getByText(/^0 % of it lies within this palette/)).toBeVisible();
+  const file = page.getByRole('group', { name: 'Another picture' });
+  await expect(file.getByRole('status')).toContainText('0 % of it lies within this palette');
+  await expect(file.getByRole('list', { name: 'Crept in' })).toContainText('100 %');
   await page
     .getByLabel('A photograph …')
     .setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });

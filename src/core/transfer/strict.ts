@@ -17,6 +17,8 @@ export interface StrictPicture {
 
 /** How much a step of value counts against the distance to the mass's colour in OKLab. */
 const STEP = 0.06;
+/** A colour at other values is computed at every so many bins: it turns slowly between them. */
+const COARSE = 8;
 
 /**
  * The subject in nothing but some colours: in each pixel's own zone of value the one that is nearest to its mass's colour
@@ -59,9 +61,12 @@ export function strictPicture(
 
   /** For each bin of value the colour that a mass of this colour takes. */
   function tableOf(wanted: Oklab): Uint8Array {
+    const tones = Array.from({ length: VALUE_BINS / COARSE + 1 }, (_, i) =>
+      withValue(wanted, Math.min(10, valueOfBin(i * COARSE))),
+    );
     return Uint8Array.from({ length: VALUE_BINS }, (_, bin) => {
       const value = valueOfBin(bin);
-      const at = withValue(wanted, value);
+      const at = toneBetween(tones, bin / COARSE);
       const inZone = colours.flatMap((_colour, c) => (zones[c] === zoneOf[bin] ? [c] : []));
       const among = inZone.length > 0 ? inZone : colours.map((_colour, c) => c);
       const rate = (c: number) =>
@@ -71,4 +76,14 @@ export function strictPicture(
       return among.reduce((best, c) => (rate(c) < rate(best) ? c : best), among[0]);
     });
   }
+}
+
+function toneBetween(tones: readonly Oklab[], place: number): Oklab {
+  const low = Math.min(tones.length - 2, Math.floor(place));
+  const [one, other, along] = [tones[low], tones[low + 1], place - low];
+  return {
+    L: one.L + along * (other.L - one.L),
+    a: one.a + along * (other.a - one.a),
+    b: one.b + along * (other.b - one.b),
+  };
 }

@@ -88,12 +88,9 @@ export const transferAnswers = {
     const [mass] = massesOf(images, query.squint, [place]);
     if (mass === null) return null;
     const { masses, borders } = images.masses(query.squint);
-    const small = images.half().picture;
-    const after = madePicture(
-      images,
-      { ...query, kind: 'whatIf', size: 'half', grey: false },
-      small,
-    );
+    // In the whole, so that its cells are those of the masses; only the pixels of what moves cost anything.
+    const whole = { ...query, kind: 'whatIf', size: 'whole', grey: false } as const;
+    const after = madePicture(images, whole, images.picture);
     return whatIfEffect(masses, borders, mass, massGrid(images.picture), massGrid(after));
   },
 

@@ -7,6 +7,7 @@ import { FileButton } from '@/ui/file-button';
 import { showError } from '@/ui/notices';
 import { Fold } from '@/ui/panel-parts';
 import { drawPictureFile } from '@/ui/picture-file';
+import { BelongsLists } from './belongs-lists';
 import { belongsSentence } from './use-sentences';
 
 /** Large enough to read colours by, small enough to be read at once. */
@@ -33,10 +34,13 @@ export function BelongsFile({ colours }: { colours: readonly UsedColour[] }) {
   return (
     <Fold title="Another picture" aside={held?.name ?? 'what you painted'}>
       <canvas ref={frame} className={held ? 'mb-2 max-h-48 max-w-full' : 'hidden'} aria-hidden />
-      {held && (
-        <p role="status" className="mb-2 text-[15px] leading-snug">
-          {belongsSentence(held.found)}
-        </p>
+      {held && held.found.shares.length === colours.length && (
+        <div className="mb-2" role="group" aria-label="Another picture">
+          <p role="status" className="mb-2 text-[15px] leading-snug">
+            {belongsSentence(held.found)}
+          </p>
+          <BelongsLists found={held.found} colours={colours} />
+        </div>
       )}
       <FileButton label="A photograph …" accept="image/*" onFile={(file) => void open(file)} />
       <p className="mt-2 text-sm leading-snug text-soft">

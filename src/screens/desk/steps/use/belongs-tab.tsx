@@ -1,12 +1,10 @@
 'use client';
 
-import { hexFromOklab } from '@/core/colour/hex';
-import { placeWords } from '@/core/picture/place-words';
-import { Finding, Section } from '@/ui/panel-parts';
-import { percent } from '@/ui/words';
+import { Finding } from '@/ui/panel-parts';
 import { useDeskStore } from '../../desk-store';
 import { useAnswer } from '../../use-answer';
 import { BelongsFile } from './belongs-file';
+import { BelongsLists } from './belongs-lists';
 import { ColoursFrom } from './colours-from';
 import { belongsSentence } from './use-sentences';
 import { useTransferQuery } from './use-transfer';
@@ -29,51 +27,12 @@ export function BelongsTab() {
             : 'Holding the picture against the palette …'}
       </Finding>
       <ColoursFrom />
-      {found && found.strays.length > 0 && (
-        <Section title="Crept in" aside="on the picture, what belongs is dimmed">
-          <ul aria-label="Crept in">
-            {found.strays.map(({ colour, share, point }, i) => (
-              <li key={i} className="border-b">
-                <button
-                  type="button"
-                  className="flex min-h-12 w-full items-center gap-3 py-1 text-left hover:bg-faint"
-                  onClick={() =>
-                    point && set({ pinned: { kind: 'place', ...point, radius: 0.03 } })
-                  }
-                >
-                  <span
-                    aria-hidden
-                    className="block h-9 w-9 shrink-0"
-                    style={{ background: hexFromOklab(colour) }}
-                  />
-                  <span className="text-[15px]">
-                    {percent(share)}
-                    {point && `, most of it ${placeWords(point)}`}
-                  </span>
-                </button>
-              </li>
-            ))}
-          </ul>
-        </Section>
-      )}
       {found && (
-        <Section title="Within 6 of a colour" aside="CIEDE2000">
-          <ul aria-label="What belongs">
-            {colours.map(({ id, name, colour }, i) => (
-              <li key={id} className="flex min-h-10 items-center gap-3 border-b py-1">
-                <span
-                  aria-hidden
-                  className="block h-7 w-9 shrink-0"
-                  style={{ background: hexFromOklab(colour) }}
-                />
-                <span className="min-w-0 grow truncate text-[15px]">{name}</span>
-                <span className="shrink-0 text-[15px] tabular-nums">
-                  {percent(found.shares[i])}
-                </span>
-              </li>
-            ))}
-          </ul>
-        </Section>
+        <BelongsLists
+          found={found}
+          colours={colours}
+          onPlace={(place) => set({ pinned: { kind: 'place', ...place, radius: 0.03 } })}
+        />
       )}
       <BelongsFile colours={colours} />
     </>

@@ -5,6 +5,7 @@ import { MOOD_SETTINGS, MOODS } from '@/core/transfer/moods';
 import { triedNow, withMood, withTransfer } from '@/study/use-edits';
 import { useSettings } from '@/ui/settings';
 import { useDesk, useDeskStore, useDocument, useStepView } from '../../desk-store';
+import { usePicture } from '../../picture-room';
 import { TwoPictures } from '../../stage/two-pictures';
 import { useDrawn } from '../../use-answer';
 import { madeQuery } from './made-query';
@@ -18,7 +19,7 @@ export function insteadOf(tab: UseTab, look: UseLook): ReactNode {
   if (look === 'greys') return <Greys />;
   if (look !== 'beside') return undefined;
   if (tab === 'palette') return <Ways />;
-  return tab === 'moods' ? <Moods /> : undefined;
+  return tab === 'moods' ? <Moods /> : <BeforeAndAfter />;
 }
 
 /** The greys of the picture and of what was made of it: where values hold they are the same. */
@@ -33,6 +34,24 @@ function Greys() {
       testId="two-greys"
       titles={['greys before', 'greys after']}
       pictures={[before.canvas, after.canvas]}
+      over={null}
+    />
+  );
+}
+
+/** The picture as it is and as it was made, side by side. */
+function BeforeAndAfter() {
+  const { canvas } = usePicture();
+  const { query } = useTried();
+  const after = useDrawn<'transferred' | 'mood' | 'whatIf' | 'oneKey'>(
+    query && query.kind !== 'failing' ? query : null,
+  );
+  return (
+    <TwoPictures
+      label="The picture before and after."
+      testId="two-pictures"
+      titles={['before', 'after']}
+      pictures={[canvas, after.canvas]}
       over={null}
     />
   );

@@ -139,7 +139,7 @@ export function KeyTab() {
       >
         Neutrals stay
       </Tick>
-      <LooksChoice />
+      <LooksChoice beside="before and after" />
       <LeftAlone />
       <div className="mt-3 flex flex-wrap gap-2">
         <KeepVariant kind="key" />

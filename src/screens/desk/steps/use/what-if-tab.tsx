@@ -168,7 +168,7 @@ export function WhatIfTab() {
           </ul>
         </Section>
       )}
-      {moves.length > 0 && <LooksChoice />}
+      {moves.length > 0 && <LooksChoice beside="before and after" />}
       <LeftAlone />
       {moves.length > 0 && (
         <div className="mt-3 flex flex-wrap gap-2">
