@@ -4,7 +4,6 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { stepOf } from '@/core/colour/value-scale';
 import { massDrawing, MAX_CANVAS, MIN_CANVAS } from '@/core/plan/mass-drawing';
-import { MAX_SQUARES, MIN_SQUARES } from '@/core/plan/transfer-grid';
 import type { PaintingOrder } from '@/core/transfer/plan-masses';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { ShelfContent } from '@/contracts/shelf';
@@ -15,9 +14,9 @@ import { Dialog } from '@/ui/dialog';
 import { LengthField } from '@/ui/length-field';
 import { queryFor } from '@/ui/queries';
 import { useSettings } from '@/ui/settings';
-import { Slider } from '@/ui/slider';
 import { useDocument } from '../../desk-store';
 import { DrawingFiles, DrawingPreview } from '../../drawing-files';
+import { GridChoice, gridOf, type ChosenGrid } from '../../grid-choice';
 import { usePicture } from '../../picture-room';
 import { useAnswer } from '../../use-answer';
 import { usePlanLines } from './use-plan-rows';
@@ -73,8 +72,7 @@ function PlanOf({ query, colours, shelf }: Props & { shelf: ShelfContent }) {
     height: Math.round(aspect >= 1 ? USUAL / aspect : USUAL),
   }));
   const [fill, setFill] = useState<'colours' | 'outlines'>('colours');
-  const [grid, setGrid] = useState<'none' | 'thirds' | 'squares'>('squares');
-  const [short, setShort] = useState(4);
+  const [grid, setGrid] = useState<ChosenGrid>({ grid: 'squares', short: 4 });
   const plan = useAnswer<'massPlan'>({
     kind: 'massPlan',
     ...query,
@@ -95,12 +93,12 @@ function PlanOf({ query, colours, shelf }: Props & { shelf: ShelfContent }) {
         {
           title,
           canvas,
-          grid: grid === 'squares' ? { kind: grid, short } : { kind: grid },
+          grid: gridOf(grid),
           fill,
           scale,
         },
       ),
-    [made, lines, colours, title, canvas, grid, short, fill, scale],
+    [made, lines, colours, title, canvas, grid, fill, scale],
   );
   const sides: [number, number] = [MIN_CANVAS / CM, MAX_CANVAS / CM];
   return (
@@ -133,26 +131,7 @@ function PlanOf({ query, colours, shelf }: Props & { shelf: ShelfContent }) {
           ]}
           onChange={setFill}
         />
-        <Choice
-          label="Grid"
-          value={grid}
-          options={[
-            { value: 'none', title: 'none' },
-            { value: 'thirds', title: 'thirds' },
-            { value: 'squares', title: 'squares' },
-          ]}
-          onChange={setGrid}
-        />
-        {grid === 'squares' && (
-          <Slider
-            label="Short side"
-            words={`${short}`}
-            min={MIN_SQUARES}
-            max={MAX_SQUARES}
-            value={short}
-            onChange={setShort}
-          />
-        )}
+        <GridChoice {...grid} onChange={(part) => setGrid({ ...grid, ...part })} />
         <p role="status" className="text-[15px] leading-snug">
           {isEmpty
             ? `Nothing for ${medium} lies on the Bench, so the plan has no recipes.`

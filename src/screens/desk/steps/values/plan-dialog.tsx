@@ -5,6 +5,7 @@ import { Dialog } from '@/ui/dialog';
 import { useSettings } from '@/ui/settings';
 import { useDeskStore } from '../../desk-store';
 import { DrawingFiles, DrawingPreview } from '../../drawing-files';
+import { gridOf } from '../../grid-choice';
 import { useAnswer } from '../../use-answer';
 import { DEFAULT_PLAN, PlanSettingsForm, type ChosenPlan } from './plan-settings-form';
 
@@ -13,7 +14,7 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
   const { values, title } = useDeskStore().getState().history.present;
   const { settings } = useSettings();
   const [chosen, setChosen] = useState<ChosenPlan>({ ...DEFAULT_PLAN, zones: values.zones });
-  const { zones, paper, fill, numbers, grid, short, leastMass } = chosen;
+  const { zones, paper, fill, numbers, leastMass } = chosen;
   // Another number than the study's is cut anew: hand-set thresholds are for theirs alone.
   const cut =
     zones === values.zones
@@ -32,7 +33,7 @@ export function PlanDialog({ onClose }: { onClose: () => void }) {
       fill,
       numbers: numbers === 'numbers',
       leastMass,
-      grid: grid === 'squares' ? { kind: grid, short } : { kind: grid },
+      grid: gridOf(chosen),
       scale: settings.scale,
     },
   });

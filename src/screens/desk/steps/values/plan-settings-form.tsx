@@ -1,18 +1,15 @@
 import { MIN_ZONES, MAX_ZONES } from '@/core/measure/zones';
-import { MIN_SQUARES, MAX_SQUARES } from '@/core/plan/transfer-grid';
 import { PLAN_PAPERS, type PlanPaper } from '@/core/plan/value-plan';
 import { Choice } from '@/ui/choice';
 import { Slider } from '@/ui/slider';
+import { GridChoice, type ChosenGrid } from '../../grid-choice';
 
 /** What a person says of a plan. */
-export interface ChosenPlan {
+export interface ChosenPlan extends ChosenGrid {
   zones: number;
   paper: PlanPaper;
   fill: 'greys' | 'outlines';
   numbers: 'numbers' | 'none';
-  grid: 'none' | 'thirds' | 'squares';
-  /** Squares along the shorter side. */
-  short: number;
   /** The share of the picture under which a mass is left out. */
   leastMass: number;
 }
@@ -73,26 +70,7 @@ export function PlanSettingsForm({
         ]}
         onChange={(numbers) => onChange({ numbers })}
       />
-      <Choice
-        label="Grid"
-        value={grid}
-        options={[
-          { value: 'none', title: 'none' },
-          { value: 'thirds', title: 'thirds' },
-          { value: 'squares', title: 'squares' },
-        ]}
-        onChange={(grid) => onChange({ grid })}
-      />
-      {grid === 'squares' && (
-        <Slider
-          label="Short side"
-          words={`${short}`}
-          min={MIN_SQUARES}
-          max={MAX_SQUARES}
-          value={short}
-          onChange={(short) => onChange({ short })}
-        />
-      )}
+      <GridChoice grid={grid} short={short} onChange={onChange} />
       <Choice
         label="Paper"
         value={paper}
