@@ -221,6 +221,42 @@ describe('prism', () => {
     await expect(access(file('no.png'))).rejects.toThrow();
   }, 120_000);
 
+  it('recolours a drawing: nothing but its colours changes, and what could run is left out and said', async () => {
+    const drawing =
+      '\ufeff<?xml version="1.0"?>\r\n<!-- fill="#ff0000" -->\n<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9">\r\n' +
+      '<style>.a{fill:#202428}</style><rect class="a" width="9" height="9" onclick="x()"/>' +
+      '<rect id="petal" width="4" height="4" fill="#e0d8c0"/><rect id="leaf" width="4" height="4" fill="#e2d9c2"/></svg>\n';
+    await writeFile(file('tile.svg'), drawing);
+    const args = ['--palette', file('two.gpl'), '--out', file('other.svg')];
+    const { status, stderr, stdout } = prism('colourway', file('tile.svg'), ...args);
+    expect([status, stderr]).toEqual([0, 'left out: the attribute onclick\n']);
+    expect((await readFile(file('other.svg'))).toString()).toBe(
+      drawing
+        .replace(' onclick="x()"', '')
+        .replace('#202428', '#283c6e')
+        .replace('#e0d8c0', '#d2b478')
+        .replace('#e2d9c2', '#d2b478'),
+    );
+    const { merged } = JSON.parse(stdout) as {
+      merged: { keeps: string; strays: { hex: string; shapes: string[] }[] }[];
+    };
+    expect(merged).toHaveLength(1);
+    expect(merged[0].strays[0].shapes).toEqual([merged[0].keeps === '#e0d8c0' ? 'leaf' : 'petal']);
+    await writeFile(file('bare.svg'), '<svg xmlns="http://www.w3.org/2000/svg"/>');
+    await writeFile(file('not.svg'), Buffer.from([0xff, 0xfe, 0x3c]));
+    for (const [words, ...more] of [
+      ['nothing in it is painted', file('bare.svg'), ...args],
+      ['not UTF-8', file('not.svg'), ...args],
+      ['not XML', file('two.gpl'), ...args],
+      ['needs --palette', file('tile.svg'), '--out', file('no.svg')],
+      ['--by takes one of', file('tile.svg'), '--by', 'mood', ...args],
+    ]) {
+      const refused = prism('colourway', ...more);
+      expect(refused.status).toBe(2);
+      expect(refused.stderr).toContain(words);
+    }
+  }, 60_000);
+
   it('finds recipes, and lists pigments', () => {
     const made = prism('recipe', '#7a5c3e', '--tubes', 'PW6,PB29,PY35,PR108');
     expect(made.status).toBe(0);

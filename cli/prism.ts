@@ -5,6 +5,8 @@ import { MAX_RECIPE_TUBES } from '../src/core/mixing/recipes';
 import { MOODS } from '../src/core/transfer/moods';
 import { LEANS } from '../src/core/palette/lean';
 import { amplify, hiddenReport, WAY_NAMES } from './amplify';
+import { MAPPINGS } from '../src/core/pattern/map-paints';
+import { colourway } from './colourway';
 import { convert, ConvertError } from './convert';
 import { mixReport, pigmentReport, recipeReport } from './mix';
 import { measureReport, paletteReport } from './reports';
@@ -31,6 +33,9 @@ const HELP = `prism: Bold Prism's measures on the command line
                                          strict: nothing but these colours
   prism mood PICTURE --mood MOOD --out FILE
                                          the same scene in another mood, as PNG; MOOD: ${MOODS.join(', ')}
+  prism colourway DRAWING.svg --palette FILE --out FILE
+                                         a vector drawing in a library's colours, near-duplicates as one, every other
+                                         byte as it was; --by ${MAPPINGS.join(' or ')}; what could run is left out and said
 
 PICTURE is a JPEG, PNG, WebP, AVIF, TIFF or GIF file. Exit code 2: a call or a file that can't be read.`;
 
@@ -113,6 +118,25 @@ const COMMANDS: Record<string, Command> = {
       return transfer(bytes, palette, await read(palette), oneOf('--mode', MODES, mode), out);
     },
   ),
+  colourway: {
+    takes: ['palette', 'by', 'out'],
+    given: ['one drawing'],
+    run: async ([file], { palette, by = 'value', out }) => {
+      if (palette === undefined)
+        throw new BadCall('colourway needs --palette FILE, a swatch library');
+      if (out === undefined) throw new BadCall('colourway needs --out FILE');
+      const { leftOut, report } = await colourway(
+        file,
+        await read(file),
+        palette,
+        await read(palette),
+        oneOf('--by', MAPPINGS, by),
+        out,
+      );
+      if (leftOut.length > 0) console.error(`left out: ${leftOut.join('; ')}`);
+      return report;
+    },
+  },
   mood: ofPicture(['mood', 'out'], (bytes, { mood: name, out }) => {
     if (name === undefined) throw new BadCall(`mood needs --mood, one of ${MOODS.join(', ')}`);
     if (out === undefined) throw new BadCall('mood needs --out FILE');
@@ -156,6 +180,7 @@ function parse() {
         palette: { type: 'string' },
         mode: { type: 'string' },
         mood: { type: 'string' },
+        by: { type: 'string' },
         from: { type: 'string' },
         to: { type: 'string' },
         thin: { type: 'string' },

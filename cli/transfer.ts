@@ -12,9 +12,8 @@ import { MOOD_SETTINGS, moodEffect, moodPicture, type Mood } from '../src/core/t
 import { proposals } from '../src/core/transfer/proposals';
 import { strictPicture } from '../src/core/transfer/strict';
 import { subjectOf } from '../src/core/transfer/subject';
-import { LibraryFileError, readLibrary } from '../src/server/files/library-bytes';
 import { decodeOriginal, encodePng, makeWorkingCopy } from '../src/server/pictures/read-picture';
-import { ConvertError } from './convert';
+import { swatchesIn } from './palette-file';
 
 /** What `--mode` takes: the subject's values held, or nothing but the palette's own colours. */
 export const MODES = ['held', 'strict'] as const;
@@ -71,17 +70,6 @@ export async function transfer(
     return how === 'held'
       ? { picture: heldPicture(subject, colours, best.of) }
       : strictPicture(subject, colours, best.of, zoneEdges(sources.plain().counts, CUT));
-  }
-}
-
-async function swatchesIn(file: string, bytes: Uint8Array) {
-  try {
-    const { library } = await readLibrary(file, bytes, {});
-    if (library.swatches.length === 0) throw new LibraryFileError('there are no colours in it');
-    return library.swatches;
-  } catch (error) {
-    if (error instanceof LibraryFileError) throw new ConvertError(`${file}: ${error.message}`);
-    throw error;
   }
 }
 
