@@ -14,6 +14,8 @@ export interface OfferedColour {
 
 /** What an assignment is judged by: each at least 0, 1 the usual. */
 export interface AssignmentWeights {
+  /** A mass that is a palette's colour already taking another. */
+  own: number;
   /** A step of value between a mass and its colour. */
   value: number;
   /** Lights that are no warmer than shadows, or the reverse, as the subject has it. */
@@ -47,6 +49,9 @@ export interface Assignment {
 
 /** How much of a step, a unit of temperature, a lost border and so on each costs, before weights. */
 const STEP = 0.35;
+/** What it costs a mass to leave a colour that it has; colours farther away than `NEAR` in OKLab are all alike to it. */
+const OWN = 3;
+const NEAR = 0.07;
 const TEMPERATURE = 1.2;
 const PARTING = 2.2;
 /** Masses nearer than this in OKLab could not be told apart anyway. */
@@ -90,7 +95,10 @@ export function pricesOf({
       const place = height === null ? 0 : Math.abs(mass.place.y - height) + step / 10;
       return (
         mass.share *
-        (weights.value * STEP * step +
+        (weights.own *
+          OWN *
+          (1 - Math.exp(-((oklabDistance(colours[c].colour, mass.colour) / NEAR) ** 2))) +
+          weights.value * STEP * step +
           weights.temperature * TEMPERATURE * turned +
           weights.size * SIZE * size +
           weights.layout * LAYOUT * place +

@@ -6,9 +6,9 @@ export const PROPOSALS = ['by value', 'warm and cool', 'as in the source'] as co
 export type ProposalKind = (typeof PROPOSALS)[number];
 
 export const PROPOSAL_WEIGHTS: Readonly<Record<ProposalKind, AssignmentWeights>> = {
-  'by value': { value: 2, temperature: 0.3, parting: 1, size: 0.8, layout: 0 },
-  'warm and cool': { value: 0.6, temperature: 2.5, parting: 1, size: 0.8, layout: 0 },
-  'as in the source': { value: 0.5, temperature: 0.3, parting: 0.6, size: 1, layout: 2.5 },
+  'by value': { own: 1, value: 2, temperature: 0.3, parting: 1, size: 0.8, layout: 0 },
+  'warm and cool': { own: 0.5, value: 0.6, temperature: 2.5, parting: 1, size: 0.8, layout: 0 },
+  'as in the source': { own: 1, value: 0.5, temperature: 0.3, parting: 0.6, size: 1, layout: 2.5 },
 };
 
 export interface Proposal {

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import type { Bytes } from '@/core/colour/hex';
+import { oklabFromBytes, type Bytes } from '@/core/colour/hex';
+import { oklabDistance } from '@/core/colour/oklab';
 import { anySrgb, paintedBy } from '@/core/testing';
 import { randomFrom } from '@/core/seeded';
 import { MOOD_SETTINGS, MOODS } from '@/core/transfer/moods';
@@ -155,4 +156,46 @@ it('a picture of which nothing is seen is left as it is', () => {
     grey: false,
   };
   expect(madePicture(images, query, empty).data).toEqual(empty.data);
+});
+
+describe('a sky that turns slowly', () => {
+  /** From deep blue down to a warm horizon, above two hills and a field. */
+  const picture = paintedBy(360, 240, (x, y) => {
+    if (y > 190) return [88, 104, 52];
+    if (y > 165 - 12 * Math.sin(x / 40)) return [92, 104, 128];
+    const t = y / 170;
+    return [70 + 165 * t, 110 + 105 * t, 190 + 10 * t].map(Math.round) as unknown as Bytes;
+  });
+  const images = deriveImages(picture, (strokes) => [...strokes]);
+  /** The largest step of OKLab from row to row of the sky, over three rows: a byte's rounding is less. */
+  const largestStep = ({ data, width }: Picture) => {
+    let most = 0;
+    for (let x = 10; x < width; x += 25)
+      for (let y = 3; y < 140; y++) {
+        const [one, other] = [y - 3, y].map((row) =>
+          oklabFromBytes(
+            data.slice((row * width + x) * 4, (row * width + x) * 4 + 3) as unknown as Bytes,
+          ),
+        );
+        most = Math.max(most, oklabDistance(one, other));
+      }
+    return most;
+  };
+
+  it.each(MOODS)('has no break in %s', (mood) => {
+    const result = madePicture(
+      images,
+      {
+        kind: 'mood',
+        settings: MOOD_SETTINGS[mood],
+        squint: 0.008,
+        marks: [],
+        parts: [],
+        size: 'whole',
+        grey: false,
+      },
+      picture,
+    );
+    expect(largestStep(result)).toBeLessThan(2 * largestStep(picture));
+  });
 });
