@@ -1,19 +1,19 @@
 const MARGIN = 16;
 const GAP = 12;
-const TITLE = 36;
 const MIN_WIDTH = 140;
 
-/** In how many columns pictures of an aspect stand largest on a stage, and how wide each is, in pixels. */
+/** In how many columns pictures of an aspect stand largest on a stage, and how wide each is; `below` is what stands under each. In pixels. */
 export function grid(
   count: number,
   aspect: number,
   stage: { width: number; height: number },
+  below: number,
 ): { columns: number; width: number } {
   let best = { columns: 1, width: MIN_WIDTH };
   for (let columns = 1; columns <= Math.max(1, count); columns++) {
     const rows = Math.ceil(count / columns);
     const across = (stage.width - 2 * MARGIN - (columns - 1) * GAP) / columns;
-    const down = (stage.height - 2 * MARGIN - (rows - 1) * GAP) / rows - TITLE;
+    const down = (stage.height - 2 * MARGIN - (rows - 1) * GAP) / rows - below;
     const width = Math.floor(Math.min(across, down * aspect));
     if (width > best.width) best = { columns, width };
   }
