@@ -31,6 +31,11 @@ test('moods: side by side, by sliders, kept as variants, their light for derived
   await choose(page, 'Looked at', 'all moods');
   const sides = page.getByTestId('side-by-side');
   await expect(sides.locator('[data-drawn="true"]')).toHaveCount(8);
+  await expect(
+    sides
+      .getByTestId('mood-facts')
+      .filter({ hasText: /Moonlight: the middle of its values goes down/ }),
+  ).toHaveCount(1);
   await sides.getByRole('button', { name: 'moonlight' }).click();
   await expect(finding(page)).toContainText(
     /Moonlight: the middle of its values goes down by 2\.\d steps/,

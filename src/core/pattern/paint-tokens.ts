@@ -1,6 +1,7 @@
 import names from 'color-name';
 import { hexFromOklab, oklabFromBytes } from '../colour/hex';
 import { coloursIn } from '../formats/colour-text';
+import { linksIn } from './links';
 
 /** A colour in a value: what it is as `#rrggbb`, where it stands, and its alpha as it is written; empty for none. */
 export interface PaintToken {
@@ -23,16 +24,17 @@ export const PAINT_PROPERTIES: ReadonlySet<string> = new Set([
   'background-color',
 ]);
 
-/** An address is no colour, whatever its name. */
-const ADDRESS = /url\(\s*(?:"[^"]*"|'[^']*'|[^)]*)\s*\)/gi;
 const WORD = /(?<![\w#.-])[a-z]{3,24}(?![\w(.-])/gi;
 const HEX_WITH_ALPHA = /^#(?:[0-9a-f]{4}|[0-9a-f]{8})$/i;
 const ALPHA_PART = /[,/]\s*([^,/()\s]+)\s*\)$/;
 
 /** The colours of a paint's value, in their order: hex, functions and names; with their alpha. */
 export function paintTokens(value: string): PaintToken[] {
-  // As long as before, so that places stay.
-  const bare = value.replace(ADDRESS, (address) => ' '.repeat(address.length));
+  // An address is no colour, whatever its name; as long as before, so that places stay.
+  const bare = linksIn(value).reduce(
+    (text, { start, end }) => text.slice(0, start) + ' '.repeat(end - start) + text.slice(end),
+    value,
+  );
   const found: PaintToken[] = coloursIn(bare).map(({ colour, start, end }) => ({
     hex: hexFromOklab(colour),
     start,

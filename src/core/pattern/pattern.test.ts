@@ -174,6 +174,22 @@ describe('what could run or be fetched', () => {
     ['<rect fill="url(http://example.org/x) red" width="3"/>', 'a link to http://example.org/x'],
     ['<rect filter="url(http://example.org/x)" width="3"/>', 'a link to http://example.org/x'],
     ['<rect style="behavior:url(#x)" width="3"/>', 'a style that could run'],
+    ['<rect style="fill:u\\72l(https://example.org/x)" width="3"/>', 'a style that could run'],
+    [
+      '<style>.a{fill:url("https://example.org/a)b") }</style>',
+      'a link to https://example.org/a)b',
+    ],
+    [
+      '<style>.a{mask-image:image-set("https://example.org/a" 1x)}</style>',
+      'a style that could run',
+    ],
+    ['<style>@\\69mport "https://example.org/a.css";</style>', 'an imported style sheet'],
+    ['<rect fill="u\\72l(https://example.org/x)" width="3"/>', 'the attribute fill'],
+    [
+      '<rect fill="url(                                  https://example.org/x)" width="3"/>',
+      'a link to https://example.org/x',
+    ],
+    ['<rect fill="url(&#104;ttps://example.org/x" width="3"/>', 'a link to https://example.org/x'],
     ['<a href="#b"><set attributeName="xlink:href" to="javascript:x()"/></a>', 'the element set'],
     [
       '<image href="data:image/svg+xml;base64,PHN2Zy8+"/>',
@@ -193,6 +209,15 @@ describe('what could run or be fetched', () => {
     const again = readDrawing(written);
     expect(again.removals).toEqual([]);
     expect(recoloured(again, new Map())).toBe(written);
+  });
+
+  it('what only sounds like it stays', () => {
+    const text = svg(
+      '<style>@font-face{font-family:x;src:url(#f)} @namespace svg "http://www.w3.org/2000/svg"; .behavior{fill:#111111}</style><g id="behavior image(s) on call" data-src="script"><text>javascript: url(no)</text></g>',
+    );
+    const drawing = readDrawing(text);
+    expect(drawing.removals).toEqual([]);
+    expect(recoloured(drawing, new Map())).toBe(text);
   });
 
   it('a style sheet from outside is left out', () => {

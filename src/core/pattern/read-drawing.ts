@@ -1,8 +1,9 @@
 import { SaxesParser, type SaxesTagPlain } from 'saxes';
 import { decodeText } from './decode-text';
 import { DrawingError } from './drawing-error';
+import { isInside, isUnsafeValue, linksIn, shortened } from './links';
 import { PAINT_PROPERTIES, paintTokens } from './paint-tokens';
-import { isInside, readStyle, shortened, type StyleRemoval } from './style-paints';
+import { readStyle, type StyleRemoval } from './style-paints';
 import { checkUses, type UseGraph } from './use-graph';
 
 /** One place of a drawing where a colour is written. */
@@ -158,6 +159,8 @@ export function readDrawing(text: string): Drawing {
         remove(from - 1, from + whole.length, `the attribute ${attribute}`);
       else if (localName(name) === 'href' || name === 'src')
         readLink(element, number, from, whole, value);
+      else if (takesAddress(name) && isUnsafeValue(decodeText(value, 0).text))
+        remove(from - 1, from + whole.length, `the attribute ${attribute}`);
       else if (name === 'style') {
         const style = readStyle(decodeText(value, at), 'declarationList');
         drawing.paints.push(...style.paints.map((paint) => ({ ...paint, element: number })));
@@ -167,7 +170,7 @@ export function readDrawing(text: string): Drawing {
         (ANIMATED.includes(name) && animatesPaint(element, tag))
       )
         readPaint(name, value, at, number);
-      else if (/url\(/i.test(value)) readPaint('', value, at, number);
+      else if (takesAddress(name)) readPaint('', value, at, number);
     }
   }
 
@@ -184,16 +187,14 @@ export function readDrawing(text: string): Drawing {
 
   function readPaint(property: string, value: string, at: number, element: number): void {
     const { text: plain, from } = decodeText(value, at);
-    for (const match of plain.matchAll(/url\(\s*(?:"([^"]*)"|'([^']*)'|([^)]*))\s*\)/gi)) {
-      const address = (match[1] ?? match[2] ?? match[3] ?? '').trim();
+    for (const { start, end, address } of linksIn(plain))
       if (!isInside(address))
         drawing.removals.push({
-          start: from[match.index],
-          end: from[match.index + match[0].length],
+          start: from[start],
+          end: from[end],
           instead: 'none',
           what: `a link to ${shortened(address)}`,
         });
-    }
     if (!property) return;
     for (const token of paintTokens(plain))
       drawing.paints.push({
@@ -205,6 +206,20 @@ export function readDrawing(text: string): Drawing {
       });
   }
 }
+
+/** Attributes that are read as styles are, and so can have an address. */
+const ADDRESSED = new Set([
+  'filter',
+  'mask',
+  'mask-image',
+  'clip-path',
+  'marker',
+  'marker-start',
+  'marker-mid',
+  'marker-end',
+  'cursor',
+]);
+const takesAddress = (name: string) => PAINT_PROPERTIES.has(name) || ADDRESSED.has(name);
 
 const localName = (name: string) => name.replace(/^.*:/, '').toLowerCase();
 

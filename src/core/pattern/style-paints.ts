@@ -1,5 +1,6 @@
 import { parse, walk, type Declaration } from 'css-tree';
 import type { DecodedText } from './decode-text';
+import { isInside, isUnsafeValue, linksIn, shortened } from './links';
 import { PAINT_PROPERTIES, paintTokens, type PaintToken } from './paint-tokens';
 
 /** A paint in a style, its places those of the whole drawing. */
@@ -20,10 +21,6 @@ export interface ReadStyle {
 }
 
 const CDATA = /<!\[CDATA\[|\]\]>/g;
-/** What only a style sheet of old ran. */
-const RUNS = /expression\s*\(|javascript:|-moz-binding|behavior\s*:/i;
-const OUTSIDE = /url\(\s*(?:"([^"]*)"|'([^']*)'|([^)]*))\s*\)/gi;
-
 /** The paints of a style sheet, or of a style attribute, and what of it reaches outside the drawing. */
 export function readStyle(
   { text, from }: DecodedText,
@@ -44,7 +41,7 @@ export function readStyle(
     onParseError: () => undefined,
   });
   walk(tree, (node) => {
-    if (node.type === 'Atrule' && node.name.toLowerCase() === 'import' && node.loc)
+    if (node.type === 'Atrule' && isImport(node.name) && node.loc)
       remove(node.loc.start.offset, node.loc.end.offset, 'an imported style sheet');
     if (node.type === 'Declaration') read(node);
   });
@@ -54,16 +51,14 @@ export function readStyle(
     if (value.type !== 'Raw' || !value.loc || !loc) return;
     const name = property.toLowerCase();
     const at = value.loc.start.offset;
-    if (RUNS.test(value.value) || name === 'behavior' || name === '-moz-binding') {
+    // A name can hide behind escapes too.
+    if (isUnsafeValue(value.value) || isUnsafeValue(`${name}:`)) {
       remove(loc.start.offset, loc.end.offset, 'a style that could run');
       return;
     }
-    for (const match of value.value.matchAll(OUTSIDE)) {
-      const address = (match[1] ?? match[2] ?? match[3] ?? '').trim();
-      if (isInside(address)) continue;
-      const start = at + match.index;
-      remove(start, start + match[0].length, `a link to ${shortened(address)}`, 'none');
-    }
+    for (const { start, end, address } of linksIn(value.value))
+      if (!isInside(address))
+        remove(at + start, at + end, `a link to ${shortened(address)}`, 'none');
     if (!PAINT_PROPERTIES.has(name) && !name.startsWith('--')) return;
     for (const token of paintTokens(value.value))
       paints.push({
@@ -75,14 +70,5 @@ export function readStyle(
   }
 }
 
-/** Whether an address stays within the drawing: a fragment of it, or a picture that is carried in it. */
-export function isInside(address: string): boolean {
-  return address.startsWith('#') || /^data:image\/(?:png|jpe?g|gif|webp);base64,/i.test(address);
-}
-
-const MAX_SHOWN = 60;
-
-export function shortened(address: string): string {
-  const plain = address.replace(/[\u0000-\u001f\u007f]/g, '');
-  return plain.length > MAX_SHOWN ? `${plain.slice(0, MAX_SHOWN)}…` : plain;
-}
+/** Also by a name that is written in escapes. */
+const isImport = (name: string) => name.toLowerCase() === 'import' || name.includes('\\');

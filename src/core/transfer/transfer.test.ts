@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { ciede2000 } from '../colour/ciede2000';
 import { labFromOklab } from '../colour/cielab';
 import { oklabFromBytes, oklabFromHex } from '../colour/hex';
-import { oklabDistance, oklchFromOklab, type Oklab } from '../colour/oklab';
+import { oklchFromOklab, type Oklab } from '../colour/oklab';
 import { valueOfOklab } from '../colour/value';
 import { measureSources } from '../measure/sources';
 import { zoneEdges, zoneMap } from '../measure/zones';

@@ -9,6 +9,7 @@ import { usePicture } from '../../picture-room';
 import { TwoPictures } from '../../stage/two-pictures';
 import { useDrawn } from '../../use-answer';
 import { madeQuery } from './made-query';
+import { MoodFacts } from './mood-facts';
 import { SideBySide, type Side } from './side-by-side';
 import { transferView, type UseLook, type UseTab } from './transfer-view';
 import { useTransfer } from './use-transfer';
@@ -100,6 +101,7 @@ function Moods() {
       wheel,
       isSliding ? 'small' : 'half',
     ),
+    facts: <MoodFacts mood={mood} settings={mood === chosen ? settings : MOOD_SETTINGS[mood]} />,
     onChoose: () => {
       if (mood !== chosen) change((was) => withMood(was, mood));
       look({ look: 'over' });

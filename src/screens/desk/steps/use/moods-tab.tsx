@@ -15,29 +15,20 @@ import { useSettings } from '@/ui/settings';
 import { Slider } from '@/ui/slider';
 import { percent } from '@/ui/words';
 import { useDeskStore, useDocument } from '../../desk-store';
-import { useAnswer } from '../../use-answer';
 import { ExportMade } from './export-made';
 import { KeepVariant } from './keep-variant';
 import { LeftAlone } from './left-alone';
 import { LooksChoice } from './looks-choice';
 import { HUES, MOVES, type MoodMove } from './mood-moves';
+import { useMoodEffect } from './use-mood-effect';
 import { moodSentence } from './use-sentences';
 
 /** The same scene in another mood: light and shadow graded apart, with what that does to its values. */
 export function MoodsTab() {
   const { scale } = useSettings().settings;
   const { mood, settings } = useDocument((document) => document.use.mood);
-  const squint = useDocument((document) => document.values.squint);
-  const marks = useDocument((document) => document.depth.marks);
-  const parts = useDocument((document) => document.use.parts);
   const { slide, change } = useDeskStore().getState();
-  const { value: effect, stale } = useAnswer<'moodEffect'>({
-    kind: 'moodEffect',
-    settings,
-    squint,
-    marks,
-    parts,
-  });
+  const { value: effect, stale } = useMoodEffect(settings);
   const isMoved = (Object.keys(settings) as (keyof MoodSettings)[]).some(
     (key) => settings[key] !== MOOD_SETTINGS[mood][key],
   );
