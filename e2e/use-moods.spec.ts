@@ -32,10 +32,8 @@ test('moods: side by side, by sliders, kept as variants, their light for derived
   const sides = page.getByTestId('side-by-side');
   await expect(sides.locator('[data-drawn="true"]')).toHaveCount(8);
   await expect(
-    sides
-      .getByTestId('mood-facts')
-      .filter({ hasText: /Moonlight: the middle of its values goes down/ }),
-  ).toHaveCount(1);
+    sides.getByTestId('mood-facts').filter({ hasText: 'The middle of its values goes down by 2.' }),
+  ).not.toHaveCount(0);
   await sides.getByRole('button', { name: 'moonlight' }).click();
   await expect(finding(page)).toContainText(
     /Moonlight: the middle of its values goes down by 2\.\d steps/,

@@ -101,7 +101,7 @@ function Moods() {
       wheel,
       isSliding ? 'small' : 'half',
     ),
-    facts: <MoodFacts mood={mood} settings={mood === chosen ? settings : MOOD_SETTINGS[mood]} />,
+    facts: <MoodFacts settings={mood === chosen ? settings : MOOD_SETTINGS[mood]} />,
     onChoose: () => {
       if (mood !== chosen) change((was) => withMood(was, mood));
       look({ look: 'over' });

@@ -1,14 +1,15 @@
 'use client';
 
 import { hexFromOklab } from '@/core/colour/hex';
-import type { Mood, MoodSettings } from '@/core/transfer/moods';
+import type { MoodSettings } from '@/core/transfer/moods';
 import { unbroken } from '@/ui/panel-parts';
 import { useSettings } from '@/ui/settings';
+import { capital } from '@/ui/words';
 import { useMoodEffect } from './use-mood-effect';
-import { moodSentence } from './use-sentences';
+import { moodClause } from './use-sentences';
 
 /** The palette of a mood, and what it changes, below its picture. */
-export function MoodFacts({ mood, settings }: { mood: Mood; settings: MoodSettings }) {
+export function MoodFacts({ settings }: { settings: MoodSettings }) {
   const { scale } = useSettings().settings;
   const { value } = useMoodEffect(settings);
   return (
@@ -22,7 +23,7 @@ export function MoodFacts({ mood, settings }: { mood: Mood; settings: MoodSettin
         ))}
       </span>
       <p className="px-2 py-1 text-sm leading-tight">
-        {value ? unbroken(moodSentence(mood, value, scale)) : 'Changing the light …'}
+        {value ? unbroken(capital(moodClause(value, scale))) : 'Changing the light …'}
       </p>
     </div>
   );

@@ -13,7 +13,7 @@ import { say, showError } from '@/ui/notices';
 import { Finding, Fold, Section } from '@/ui/panel-parts';
 import { useSettings } from '@/ui/settings';
 import { Slider } from '@/ui/slider';
-import { percent } from '@/ui/words';
+import { capital, percent } from '@/ui/words';
 import { useDeskStore, useDocument } from '../../desk-store';
 import { ExportMade } from './export-made';
 import { KeepVariant } from './keep-variant';
@@ -21,7 +21,7 @@ import { LeftAlone } from './left-alone';
 import { LooksChoice } from './looks-choice';
 import { HUES, MOVES, type MoodMove } from './mood-moves';
 import { useMoodEffect } from './use-mood-effect';
-import { moodSentence } from './use-sentences';
+import { moodClause } from './use-sentences';
 
 /** The same scene in another mood: light and shadow graded apart, with what that does to its values. */
 export function MoodsTab() {
@@ -50,7 +50,7 @@ export function MoodsTab() {
   return (
     <>
       <Finding stale={stale || !effect}>
-        {effect ? moodSentence(mood, effect, scale) : 'Changing the light …'}
+        {effect ? `${capital(mood)}: ${moodClause(effect, scale)}` : 'Changing the light …'}
       </Finding>
       <div className="mb-2">
         <Choice

@@ -3,7 +3,7 @@ import type { WhatIfEffect } from '@/core/transfer/what-if-effect';
 import type { KeyEffect } from '@/core/transfer/key-effect';
 import type { MoodEffect } from '@/core/transfer/moods';
 import type { ValueScale } from '@/core/colour/value-scale';
-import { capital, list, percent, stepWords } from '@/ui/words';
+import { list, percent, stepWords } from '@/ui/words';
 
 export function belongsSentence({ outside, strays }: Belonging): string {
   const inside = percent(1 - outside);
@@ -13,11 +13,8 @@ export function belongsSentence({ outside, strays }: Belonging): string {
     : `${inside} of it lies within this palette; ${strays.length === 1 ? 'another colour' : 'other colours'} crept in.`;
 }
 
-export function moodSentence(
-  mood: string,
-  { median, range }: MoodEffect,
-  scale: ValueScale,
-): string {
+/** What a mood does to values, in a clause. */
+export function moodClause({ median, range }: MoodEffect, scale: ValueScale): string {
   const by = median[1] - median[0];
   const key =
     Math.abs(by) < 0.1
@@ -28,7 +25,7 @@ export function moodSentence(
     Math.abs(spread - 1) < 0.05
       ? 'their range stays'
       : `their range ${spread > 1 ? 'widens' : 'narrows'} to ${percent(spread)}`;
-  return `${capital(mood)}: ${key}, and ${ranged}.`;
+  return `${key}, and ${ranged}.`;
 }
 
 /** CIEDE2000, shares of the focus, and steps of depth under which nothing can be told. */
