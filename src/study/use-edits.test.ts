@@ -6,6 +6,7 @@ import { MAX_HELD, MAX_USED, MAX_VARIANTS, type UsedColour } from '@/contracts/u
 import { withSwatches } from './has-palette';
 import { addSwatch } from './edits';
 import {
+  addColours,
   freeMass,
   holdMass,
   keepNoPart,
@@ -55,8 +56,18 @@ describe('the colours that are put on a picture', () => {
     expect(usedColours(fresh()).map(({ id, height }) => [id, height])).toEqual([['own', 0.2]]);
     const taken = takeColours(fresh(), COLOURS);
     expect(usedColours(taken).map(({ id }) => id)).toEqual(['a', 'b']);
-    const both = takeColours(taken, [...COLOURS, colour('c', '#ffffff')], true);
+    const both = addColours(taken, [...COLOURS, colour('c', '#ffffff')], newId);
     expect(usedColours(both).map(({ id }) => id)).toEqual(['a', 'b', 'c']);
+    // The same id with another colour is another colour.
+    const changed = addColours(both, [colour('a', '#00ff00')], newId);
+    const ids = usedColours(changed).map(({ id }) => id);
+    expect(ids).toHaveLength(4);
+    expect(new Set(ids).size).toBe(4);
+    expect(usedColours(addColours(fresh(), COLOURS, newId)).map(({ id }) => id)).toEqual([
+      'own',
+      'a',
+      'b',
+    ]);
     expect(usedColours(takeColours(both, null)).map(({ id }) => id)).toEqual(['own']);
     valid(both);
   });
@@ -79,8 +90,8 @@ describe('the colours that are put on a picture', () => {
   it('are no more than there is room for', () => {
     const many = Array.from({ length: MAX_USED }, (_, i) => colour(`n${i}`, '#123456'));
     const full = takeColours(fresh(), many);
-    expect(() => takeColours(full, [colour('more', '#654321')], true)).toThrow(/Leave some out/);
-    expect(() => takeColours(full, [colour('n1', '#654321')], true)).not.toThrow();
+    expect(() => addColours(full, [colour('more', '#654321')], newId)).toThrow(/Leave some out/);
+    expect(() => addColours(full, [colour('n1', '#123456')], newId)).not.toThrow();
   });
 });
 

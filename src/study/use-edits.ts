@@ -1,5 +1,5 @@
-import type { Mood } from '@/core/transfer/moods';
-import { MOOD_SETTINGS } from '@/core/transfer/moods';
+import { hexFromOklab } from '@/core/colour/hex';
+import { MOOD_SETTINGS, type Mood } from '@/core/transfer/moods';
 import { isMoved, MAX_MOVE, NO_MOVES, type MassMoves } from '@/core/transfer/what-if';
 import type { StoredStroke } from '@/contracts/strokes';
 import type { StudyDocument, TraySwatch } from '@/contracts/study';
@@ -54,21 +54,39 @@ export function usedColours({ use, palette, title }: StudyDocument): UsedColour[
   return use.transfer.colours ?? coloursOfSwatches(palette.swatches, title);
 }
 
-/** Takes other colours, in place of those before or to them; null goes back to the study's own. Held masses whose colour is gone are free. */
+/**
+ * Takes other colours in place of those before; null goes back to the study's own. Held masses whose colour is gone are
+ * free.
+ */
 export function takeColours(
   document: StudyDocument,
   colours: readonly UsedColour[] | null,
-  adds = false,
 ): StudyDocument {
-  if (!colours) return forgetting(withTransfer(document, { colours: null }));
-  const were = adds ? usedColours(document) : [];
-  const had = new Set(were.map(({ id }) => id));
-  const all = [...were, ...colours.filter(({ id }) => !had.has(id))];
+  return forgetting(withTransfer(document, { colours: colours && [...colours] }));
+}
+
+/**
+ * Takes further colours to those there are, without the ones that are there under the same name. A library that was saved
+ * from a study has its ids: one that is taken is given another. Throws a RangeError when there are too many.
+ */
+export function addColours(
+  document: StudyDocument,
+  colours: readonly UsedColour[],
+  newId: NewId,
+): StudyDocument {
+  const were = usedColours(document);
+  const ids = new Set(were.map(({ id }) => id));
+  const nameOf = ({ name, colour }: UsedColour) => `${name} ${hexFromOklab(colour)}`;
+  const had = new Set(were.map(nameOf));
+  const added = colours
+    .filter((one) => !had.has(nameOf(one)))
+    .map((one) => (ids.has(one.id) ? { ...one, id: newId() } : one));
+  const all = [...were, ...added];
   if (all.length > MAX_USED)
     throw new RangeError(
       `${MAX_USED} colours can be put on a picture; these would be ${all.length}. Leave some out first.`,
     );
-  return forgetting(withTransfer(document, { colours: all }));
+  return takeColours(document, all);
 }
 
 /** Leaves a colour out. The study's own palette stays as it is. */

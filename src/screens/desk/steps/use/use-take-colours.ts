@@ -3,7 +3,8 @@
 import { useEffect, useRef } from 'react';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { UsedColour } from '@/contracts/use';
-import { coloursOfSwatches, takeColours } from '@/study/use-edits';
+import { newId } from '@/study/edits';
+import { addColours, coloursOfSwatches, takeColours } from '@/study/use-edits';
 import { call } from '@/ui/api';
 import { say, showError } from '@/ui/notices';
 import { useDeskStore, useStepView } from '../../desk-store';
@@ -35,7 +36,11 @@ export function useTakeColours(): (source: SourceId, adds: boolean) => Promise<v
     try {
       const colours = await coloursOf(source);
       if (colours.length === 0) return say('There are no colours in it.');
-      store.getState().change((document) => takeColours(document, colours, adds));
+      store
+        .getState()
+        .change((document) =>
+          adds ? addColours(document, colours, newId) : takeColours(document, colours),
+        );
       store.getState().lookIn(transferView, { mass: null, colour: null });
     } catch (error) {
       showError(error);
