@@ -20,25 +20,27 @@ export function bestOfAll(known: Assignment, free: readonly number[], prices: Pr
     Math.min(...own[mass]);
   const order = [...free].sort((a, b) => weight(b) - weight(a) || a - b);
   const isFree = new Set(free);
+  /** Where each mass comes in the order; what is not free is decided before all. */
+  const place = new Map(own.map((_, mass) => [mass, -1]));
+  order.forEach((mass, i) => place.set(mass, i));
   /** For each mass what each colour costs it beside those that are decided. */
-  const paid = own.map((prices) => Float64Array.from(prices));
+  const paid = own.map((all) => Float64Array.from(all));
   let fixed = 0;
-  own.forEach((prices, mass) => {
-    if (!isFree.has(mass)) fixed += prices[of[mass]];
+  own.forEach((all, mass) => {
+    if (!isFree.has(mass)) fixed += all[of[mass]];
   });
   for (const { one, other, price } of together)
     if (!isFree.has(one) && !isFree.has(other) && of[one] === of[other]) fixed += price;
-  const decided = (mass: number, colour: number, sign: number, after: number) => {
+  /** Tells the neighbours of a mass, as far as they are undecided, what its colour costs them (sign 1), or no longer (−1). */
+  const decide = (mass: number, colour: number, sign: 1 | -1) => {
     for (const i of beside[mass]) {
       const { one, other, price } = together[i];
       const neighbour = one === mass ? other : one;
-      if (place.get(neighbour)! > after) paid[neighbour][colour] += sign * price;
+      if (place.get(neighbour)! > place.get(mass)!) paid[neighbour][colour] += sign * price;
     }
   };
-  const place = new Map(own.map((_, mass) => [mass, -1]));
-  order.forEach((mass, i) => place.set(mass, i));
   own.forEach((_, mass) => {
-    if (!isFree.has(mass)) decided(mass, of[mass], 1, -1);
+    if (!isFree.has(mass)) decide(mass, of[mass], 1);
   });
   let nodes = 0;
 
@@ -61,9 +63,9 @@ export function bestOfAll(known: Assignment, free: readonly number[], prices: Pr
       if (next + rest >= least - 1e-12 || nodes >= MAX_NODES) return;
       nodes++;
       of[mass] = colour;
-      decided(mass, colour, 1, depth);
+      decide(mass, colour, 1);
       extend(depth + 1, next);
-      decided(mass, colour, -1, depth);
+      decide(mass, colour, -1);
     }
   }
   extend(0, fixed);
