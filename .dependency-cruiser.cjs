@@ -26,7 +26,7 @@ module.exports = {
       to: {
         path: ['^node_modules/'],
         pathNot: [
-          '^node_modules/(zod|jsonc-parser|papaparse|@types/papaparse|saxes|color-name|@types/color-name|d3-contour|@types/d3-contour)/',
+          '^node_modules/(zod|jsonc-parser|papaparse|@types/papaparse|saxes|css-tree|color-name|@types/color-name|d3-contour|@types/d3-contour)/',
         ],
       },
     },

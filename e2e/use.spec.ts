@@ -95,20 +95,15 @@ test('from a master’s palette to a printed plan, by mouse', async ({ page }) =
 test('colours go on masses by keys, and nothing but them', async ({ page }) => {
   await openStudy(page, app.url, TERRACE);
   await page.keyboard.press('u');
-  await page
-    .getByLabel('Colours of', { exact: true })
-    .selectOption({ label: 'One lamp in the dark' });
-  await expect(page.getByLabel('Colours of', { exact: true })).toHaveValue('taken');
-  const number = await page
-    .getByRole('group', { name: 'Colours', exact: true })
-    .getByRole('button')
-    .count();
+  const from = page.getByLabel('Colours of', { exact: true });
+  const whose = from.locator('option:checked');
+  const colours = page.getByRole('group', { name: 'Colours', exact: true }).getByRole('button');
+  await from.selectOption({ label: 'One lamp in the dark' });
+  await expect(whose).toHaveText('One lamp in the dark');
+  const number = await colours.count();
   await page.getByLabel('And colours of').selectOption({ label: 'study: Ticket hall at noon' });
-  await expect
-    .poll(() =>
-      page.getByRole('group', { name: 'Colours', exact: true }).getByRole('button').count(),
-    )
-    .toBeGreaterThan(number);
+  await expect(whose).toHaveText('One lamp in the dark and Ticket hall at noon');
+  expect(await colours.count()).toBeGreaterThan(number);
   await expect(finding(page)).toContainText(HOLD);
 
   // In hand by keys, put down by Enter on the picture.

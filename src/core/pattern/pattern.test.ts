@@ -101,12 +101,12 @@ describe('a drawing', () => {
         // What stands between the colours is the same.
         const between = ({ text: whole, paints }: Drawing) => {
           let at = 0;
-          const pieces = paints.map(({ start, end }) => {
-            const piece = whole.slice(at, start);
+          const others = paints.map(({ start, end }) => {
+            const other = whole.slice(at, start);
             at = end;
-            return piece;
+            return other;
           });
-          return [...pieces, whole.slice(at)];
+          return [...others, whole.slice(at)];
         };
         expect(between(again)).toEqual(between(drawing));
         again.paints.forEach(({ alpha, element, property }, i) =>
@@ -142,11 +142,11 @@ describe('a drawing', () => {
       .flatten({ background: '#ffffff' })
       .raw()
       .toBuffer({ resolveWithObject: true });
-    const seen = new Set<string>();
+    const rendered = new Set<string>();
     for (let at = 0; at < data.length; at += info.channels)
-      seen.add(`#${[0, 1, 2].map((k) => data[at + k].toString(16).padStart(2, '0')).join('')}`);
-    for (const hex of wanted.values()) expect(seen).toContain(hex);
-    for (const hex of wanted.keys()) expect(seen).not.toContain(hex);
+      rendered.add(`#${[0, 1, 2].map((k) => data[at + k].toString(16).padStart(2, '0')).join('')}`);
+    for (const hex of wanted.values()) expect(rendered).toContain(hex);
+    for (const hex of wanted.keys()) expect(rendered).not.toContain(hex);
   });
 });
 

@@ -9,11 +9,11 @@ export function recoloured(
   { text, paints, removals }: Drawing,
   to: ReadonlyMap<string, string>,
 ): string {
-  const pieces: string[] = [];
+  const written: string[] = [];
   let at = 0;
   let next = 0;
   const write = (start: number, end: number, instead: string) => {
-    pieces.push(text.slice(at, start), instead);
+    written.push(text.slice(at, start), instead);
     at = end;
   };
   const removeUntil = (place: number) => {
@@ -30,6 +30,6 @@ export function recoloured(
     write(start, end, writtenPaint(other, alpha));
   }
   removeUntil(text.length);
-  pieces.push(text.slice(at));
-  return pieces.join('');
+  written.push(text.slice(at));
+  return written.join('');
 }
