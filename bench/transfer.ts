@@ -36,6 +36,7 @@ export function benchTransfer(): void {
     })),
     prominence: [],
     values,
+    parts: [],
   };
   const made = (held: { x: number; y: number; colour: number }[]) => {
     const query = { ...transfer, held };
@@ -46,7 +47,6 @@ export function benchTransfer(): void {
         ...query,
         way: 'by value',
         mode: 'held',
-        parts: [],
         size: 'whole',
         grey: false,
       },

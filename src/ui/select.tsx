@@ -5,16 +5,25 @@ interface Props<T extends string> {
   onChange: (value: T) => void;
   /** Set apart from those that ask for nothing. */
   strong?: boolean;
+  /** Takes the width there is: for names that people gave. */
+  wide?: boolean;
 }
 
 /** One of many, as the system lists them; the label is read out, and its words stand in the first entry. */
-export function Select<T extends string>({ label, value, options, onChange, strong }: Props<T>) {
+export function Select<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+  strong,
+  wide,
+}: Props<T>) {
   return (
     <select
       aria-label={label}
       value={value}
       onChange={(event) => onChange(event.target.value as T)}
-      className={`h-10 max-w-36 min-w-10 border bg-sheet px-2 text-[15px] ${strong ? 'border-ink font-semibold' : 'border-line'}`}
+      className={`h-10 ${wide ? 'w-full' : 'max-w-36'} min-w-10 border bg-sheet px-2 text-[15px] ${strong ? 'border-ink font-semibold' : 'border-line'}`}
     >
       {options.map((option) => (
         <option key={option.value} value={option.value}>

@@ -118,6 +118,7 @@ export interface DeskAnswers {
   massAt: number | null;
   proposals: ProposalAnswer[];
   transferred: Picture;
+  unreached: Picture;
   whatIf: Picture;
   oneKey: Picture;
   transferFigures: TransferFigures;

@@ -48,10 +48,12 @@ const transfer = {
   /** For each colour how much more of it is wanted than usual: 1 more, −1 less. */
   prominence: z.array(z.number().int().min(-1).max(1)).max(MAX_USED),
   values: valueSettingsSchema,
+  /** What keeps its colours weighs nothing. */
+  parts,
 };
 const way = z.enum(PROPOSALS);
 const made = { size: z.enum(MADE_SIZES), grey: z.boolean() };
-const transferred = { ...transfer, way, mode: z.enum(USE_MODES), parts };
+const transferred = { ...transfer, way, mode: z.enum(USE_MODES) };
 const mood = { settings: moodSettingsSchema, squint, marks, parts };
 const whatIf = { moves: whatIfChoiceSchema, squint, parts };
 
@@ -84,6 +86,8 @@ export const transferQueries = [
   z.object({ kind: z.literal('proposals'), ...transfer }),
   /** How well values hold, and what the palette misses. */
   z.object({ kind: z.literal('transferFigures'), ...transferred }),
+  /** The picture in nothing but these colours, hatched where they have no such value. */
+  z.object({ kind: z.literal('unreached'), ...transferred }),
   /** Where a colour of a transfer would tie the picture together: places within so many steps of its value. */
   z.object({ kind: z.literal('echo'), ...transfer, way, colour: colourNumber, within: steps }),
   /** The transfer as masses to paint. */
@@ -112,6 +116,8 @@ export interface TransferFigures {
   zones: number;
   /** Of the picture, what stands in a zone that no colour lies in, 0–1; only where nothing but the palette is used. */
   missed: number;
+  /** Those zones, from dark to light. */
+  missing: number[];
 }
 
 export interface ProposalAnswer {

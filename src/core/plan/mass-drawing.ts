@@ -1,13 +1,14 @@
 import { onScale, type ValueScale } from '../colour/value-scale';
 import { hexFromOklab } from '../colour/hex';
 import { valueOfOklab } from '../colour/value';
+import type { Box } from '../picture/framing';
 import type { MassPlan } from '../transfer/plan-masses';
 import type { Drawing, Mark } from './drawing';
 import { gridMarks } from './grid-marks';
 import { broken } from './lay-out-drawing';
 import { chipMark, textMark } from './marks';
 import type { TransferGrid } from './transfer-grid';
-import { contourPath } from './zone-shapes';
+import { massPaths } from './mass-paths';
 
 /** A row of the list beside the plan. */
 export interface MassRow {
@@ -65,8 +66,8 @@ export function massDrawing(plan: MassPlan, rows: readonly MassRow[], sheet: Mas
     parts: [
       { name: 'title', marks: [textMark(box.x, MARGIN + 4, sheet.title, 5)] },
       { name: 'masses', marks: shapesOf(plan, box, sheet.fill) },
-      { name: 'numbers', marks: numbersOf(plan, box, sheet.fill) },
       { name: 'grid', marks: gridMarks(sheet.grid, box) },
+      { name: 'numbers', marks: numbersOf(plan, box, sheet.fill) },
       {
         name: 'frame',
         marks: [{ kind: 'rect', ...box, fill: null, stroke: '#000000', strokeWidth: 0.3 }],
@@ -76,38 +77,27 @@ export function massDrawing(plan: MassPlan, rows: readonly MassRow[], sheet: Mas
   };
 }
 
-function shapesOf(
-  plan: MassPlan,
-  box: { x: number; y: number; width: number; height: number },
-  fill: MassSheet['fill'],
-): Mark[] {
-  const pathOver = contourPath({ ...plan, across: plan.width, down: plan.height }, box);
-  return plan.masses.flatMap(({ colour }, mass): Mark[] => {
-    const d = pathOver(
-      Array.from(plan.labels, (label) => (label === mass ? 1 : 0)),
-      0.5,
+function shapesOf(plan: MassPlan, box: Box, fill: MassSheet['fill']): Mark[] {
+  const paths = massPaths(plan, box);
+  return plan.masses
+    .map(({ colour, share }, mass) => ({ d: paths[mass], hex: hexFromOklab(colour), share }))
+    .sort((one, other) => other.share - one.share)
+    .flatMap(({ d, hex }): Mark[] =>
+      d
+        ? [
+            {
+              kind: 'path',
+              d,
+              fill: fill === 'colours' ? hex : '#ffffff',
+              stroke: fill === 'colours' ? null : OUTLINE,
+              strokeWidth: fill === 'colours' ? 0 : 0.25,
+            },
+          ]
+        : [],
     );
-    const hex = hexFromOklab(colour);
-    return d
-      ? [
-          {
-            kind: 'path',
-            d,
-            fill: fill === 'colours' ? hex : '#ffffff',
-            // A line of its own colour closes what would gape where three masses meet.
-            stroke: fill === 'colours' ? hex : OUTLINE,
-            strokeWidth: fill === 'colours' ? 0.4 : 0.25,
-          },
-        ]
-      : [];
-  });
 }
 
-function numbersOf(
-  { masses }: MassPlan,
-  box: { x: number; y: number; width: number; height: number },
-  fill: MassSheet['fill'],
-): Mark[] {
+function numbersOf({ masses }: MassPlan, box: Box, fill: MassSheet['fill']): Mark[] {
   return masses.flatMap(({ place, colour, share }, i) =>
     share >= NUMBERED
       ? [

@@ -19,15 +19,20 @@ export function zoneShapes(grid: ColourGrid, thresholds: readonly number[], box:
   return [-0.5, ...thresholds].map((threshold) => pathOver(values, threshold));
 }
 
-/** For numbers of cells the SVG path, inside `box`, around those over a threshold; specks are left out. */
+/**
+ * For numbers of cells the SVG path, inside `box`, around those over a threshold; rings smaller than `speck`, a share of
+ * the picture, are left out. `left` and `top` say where the cells begin among those `across` and `down`.
+ */
 export function contourPath(
-  { width, height, across, down }: Cells,
+  { width, height, across, down, left = 0, top = 0 }: Cells & { left?: number; top?: number },
   box: Box,
+  speck = SPECK,
 ): (numbers: number[], threshold: number) => string {
   const trace = contours().size([width, height]).smooth(true);
-  const least = SPECK * across * down;
-  const x = (px: number) => Math.round((box.x + (Math.min(px, across) / across) * box.width) * 100);
-  const y = (py: number) => Math.round((box.y + (Math.min(py, down) / down) * box.height) * 100);
+  const least = speck * across * down;
+  const within = (cells: number, all: number) => Math.min(1, Math.max(0, cells / all));
+  const x = (px: number) => Math.round((box.x + within(left + px, across) * box.width) * 100);
+  const y = (py: number) => Math.round((box.y + within(top + py, down) * box.height) * 100);
   const pathOf = (ring: number[][]) =>
     `M${ring
       .slice(0, -1)

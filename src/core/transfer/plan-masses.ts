@@ -12,8 +12,8 @@ export type PaintingOrder = (typeof PAINTING_ORDERS)[number];
 
 /** A mass of a plan: what takes one colour at one value and lies together. */
 export interface PlanMass {
-  /** The number of its colour. */
-  of: number;
+  /** The number of its colour; null for what is left as it is. */
+  of: number | null;
   /** What to mix: the colour at the mass's value, or the colour itself where nothing else is used. */
   colour: Oklab;
   value: number;
@@ -35,36 +35,60 @@ export interface MassPlan {
 const CELLS = 480;
 /** Masses smaller than this are accents, and come last. */
 const ACCENT = 0.015;
+/** A mass of which less than this may take another colour stays as it is. */
+const FREE = 0.5;
+
+/** What masses that are one come to: sums by share. */
+interface Joined {
+  of: number | null;
+  share: number;
+  sum: number;
+  L: number;
+  a: number;
+  b: number;
+}
 
 /**
  * The masses of a subject with its new colours as a plan: neighbours that take one colour within `half` a step of value
- * (Munsell) are one. Large masses come first, by value; accents last.
+ * (Munsell) are one. Large masses come first, by value; accents last. `free` says what of each mass may take other colours,
+ * 0–1: one that hardly may stays as it is.
  */
 export function planMasses(
   { picture, masses, meetings, field }: Subject,
   colours: readonly Oklab[],
   of: readonly number[],
   settings: { half: number; order: PaintingOrder; isStrict: boolean },
+  free?: readonly number[],
 ): MassPlan {
+  const takes = (mass: number) => (free && free[mass] < FREE ? null : of[mass]);
   const sets = disjointSets(masses.length);
   for (const { one, other } of meetings)
     if (
-      of[one] === of[other] &&
-      (settings.isStrict || Math.abs(masses[one].value - masses[other].value) < settings.half)
+      takes(one) === takes(other) &&
+      ((settings.isStrict && takes(one) !== null) ||
+        Math.abs(masses[one].value - masses[other].value) < settings.half)
     )
       sets[findRoot(sets, other)] = findRoot(sets, one);
-  const joined = new Map<number, { of: number; share: number; sum: number }>();
-  masses.forEach(({ share, value }, mass) => {
+  const joined = new Map<number, Joined>();
+  masses.forEach(({ share, value, colour }, mass) => {
     const root = findRoot(sets, mass);
-    const own = joined.get(root) ?? { of: of[mass], share: 0, sum: 0 };
+    const own = joined.get(root) ?? { of: takes(mass), share: 0, sum: 0, L: 0, a: 0, b: 0 };
     own.share += share;
     own.sum += share * value;
+    own.L += share * colour.L;
+    own.a += share * colour.a;
+    own.b += share * colour.b;
     joined.set(root, own);
   });
-  const rows = [...joined].map(([root, { of: colour, share, sum }]) => {
-    const own = sum / Math.max(share, 1e-9);
-    const is = settings.isStrict ? colours[colour] : onLadder(colours[colour], own);
-    return { root, of: colour, colour: is, value: valueOfOklab(is), share };
+  const rows = [...joined].map(([root, { of: number, share, sum, L, a, b }]) => {
+    const weight = Math.max(share, 1e-9);
+    const is =
+      number === null
+        ? { L: L / weight, a: a / weight, b: b / weight }
+        : settings.isStrict
+          ? colours[number]
+          : onLadder(colours[number], sum / weight);
+    return { root, of: number, colour: is, value: valueOfOklab(is), share };
   });
   const sign = settings.order === 'dark first' ? 1 : -1;
   rows.sort(

@@ -1,5 +1,5 @@
 import { oklabFromHex } from '../colour/hex';
-import type { Oklab } from '../colour/oklab';
+import { oklabDistance, type Oklab } from '../colour/oklab';
 import { valueOfOklab } from '../colour/value';
 import { MUNSELL_SCALE } from '../colour/value-scale';
 import { svgOf } from '../plan/drawing';
@@ -13,7 +13,7 @@ import { belongingOf } from './outside';
 import { echoPlaces } from './echo';
 import { planMasses } from './plan-masses';
 import { proposals } from './proposals';
-import { subjectOf } from './subject';
+import { freeOf, subjectOf } from './subject';
 import { scene } from './testing';
 
 const of = (hex: string) => oklabFromHex(hex) as Oklab;
@@ -27,6 +27,29 @@ function solved(seed: number) {
     colours: COLOURS.map((colour) => ({ colour, share: null, height: null })),
   });
   return { sources, subject, of: first.of };
+}
+
+/** The rings of an SVG path of M, L and Z. */
+const ringsOf = (d: string) =>
+  d
+    .split('Z')
+    .filter(Boolean)
+    .map((ring) =>
+      ring
+        .replace('M', '')
+        .split('L')
+        .map((point) => point.split(' ').map(Number)),
+    );
+
+/** Whether a place lies in a path, even parts left out. */
+function isIn(rings: number[][][], x: number, y: number): boolean {
+  let inside = false;
+  for (const ring of rings)
+    ring.forEach(([x1, y1], i) => {
+      const [x0, y0] = ring.at(i - 1)!;
+      if (y0 > y !== y1 > y && x < x0 + ((y - y0) / (y1 - y0)) * (x1 - x0)) inside = !inside;
+    });
+  return inside;
 }
 
 describe('the plan', () => {
@@ -53,9 +76,71 @@ describe('the plan', () => {
       const light = planMasses(subject, COLOURS, chosen, { ...settings, order: 'light first' });
       expect(light.masses[0].value).toBeGreaterThanOrEqual(large.at(-1)!.value - 1e-9);
       const strict = planMasses(subject, COLOURS, chosen, { ...settings, isStrict: true });
-      for (const { of: own, colour } of strict.masses) expect(colour).toEqual(COLOURS[own]);
+      for (const { of: own, colour } of strict.masses) expect(colour).toEqual(COLOURS[own!]);
     },
   );
+
+  it('leaves as it is what is looped out, and solves the rest without it', () => {
+    const { subject, of: chosen } = solved(3);
+    const largest = subject.masses.reduce(
+      (best, { share }, i) => (share > subject.masses[best].share ? i : best),
+      0,
+    );
+    const keep = Uint8Array.from(subject.field.first, (mass) => (mass === largest ? 255 : 0));
+    const { free, masses, meetings } = freeOf(subject, keep);
+    expect(free[largest]).toBe(0);
+    expect(masses[largest].share).toBe(0);
+    expect(masses.filter((_, i) => i !== largest).map(({ share }) => share)).toEqual(
+      subject.masses.filter((_, i) => i !== largest).map(({ share }) => share),
+    );
+    for (const { one, other, length } of meetings)
+      if (one === largest || other === largest) expect(length).toBe(0);
+    const plan = planMasses(
+      subject,
+      COLOURS,
+      chosen,
+      { half: 0.5, order: 'dark first', isStrict: true },
+      free,
+    );
+    const left = plan.masses.filter(({ of: own }) => own === null);
+    expect(left).toHaveLength(1);
+    expect(left[0].share).toBeCloseTo(subject.masses[largest].share, 9);
+    expect(oklabDistance(left[0].colour, subject.masses[largest].colour)).toBeLessThan(1e-9);
+  });
+
+  it('covers the picture, whatever meets', () => {
+    const { subject, of: chosen } = solved(4);
+    const plan = planMasses(subject, COLOURS, chosen, {
+      half: 0.5,
+      order: 'dark first',
+      isStrict: false,
+    });
+    const drawing = massDrawing(
+      plan,
+      plan.masses.map(() => ({ name: '', lines: [] })),
+      {
+        title: '',
+        canvas: { width: 320, height: 240 },
+        grid: { kind: 'none' },
+        fill: 'colours',
+        scale: MUNSELL_SCALE,
+      },
+    );
+    const frame = drawing.parts.find(({ name }) => name === 'frame')!.marks[0] as {
+      x: number;
+      y: number;
+    };
+    const shapes = drawing.parts
+      .find(({ name }) => name === 'masses')!
+      .marks.flatMap((mark) => (mark.kind === 'path' ? [ringsOf(mark.d)] : []));
+    for (let x = 1; x < 320; x += 3)
+      for (let y = 1; y < 240; y += 3)
+        expect([x, y, shapes.some((rings) => isIn(rings, frame.x + x, frame.y + y))]).toEqual([
+          x,
+          y,
+          true,
+        ]);
+  });
 
   it('is drawn in the size of the canvas, with a grid and a list of all', () => {
     const { subject, of: chosen } = solved(2);

@@ -11,8 +11,10 @@ export interface StrictPicture {
   picture: Picture;
   /** The zones, from dark to light, that none of the colours lies in. */
   missing: number[];
-  /** Of the picture, what stands in a zone that has no colour, 0–1. */
+  /** Of the picture, what stands in a zone that has no colour, 0–1; what is kept has its own. */
   missed: number;
+  /** 1 for each pixel of that, 0 for the others. */
+  unreached: Uint8Array;
 }
 
 /** How much a step of value counts against the distance to the mass's colour in OKLab. */
@@ -40,15 +42,19 @@ export function strictPicture(
   const table = masses.map((_, mass) => tables.get(of[mass])!);
   const bins = valueMap(picture);
   const data = picture.data.slice();
+  const unreached = new Uint8Array(bins.length);
   let missed = 0;
   let all = 0;
   const has = new Set(zones);
   for (let pixel = 0, at = 0; pixel < bins.length; pixel++, at += 4) {
     const mass = field.first[pixel];
     if (mass === NO_MASS || bins[pixel] === NO_VALUE) continue;
-    all++;
-    if (!has.has(zoneOf[bins[pixel]])) missed++;
     if (keep && keep[pixel] >= 128) continue;
+    all++;
+    if (!has.has(zoneOf[bins[pixel]])) {
+      missed++;
+      unreached[pixel] = 1;
+    }
     data.set(bytes[table[mass][bins[pixel]]], at);
     data[at + 3] = 255;
   }
@@ -57,6 +63,7 @@ export function strictPicture(
     picture: { width: picture.width, height: picture.height, data },
     missing: present.filter((zone) => !has.has(zone)),
     missed: all > 0 ? missed / all : 0,
+    unreached,
   };
 
   /** For each bin of value the colour that a mass of this colour takes. */

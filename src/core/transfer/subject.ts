@@ -176,6 +176,31 @@ function innerCells({ width, height }: ColourGrid, labels: Int16Array): Uint8Arr
   return inner;
 }
 
+/**
+ * The masses and meetings of a subject by what of them may take other colours: what is kept (0–255 a pixel) weighs nothing.
+ */
+export function freeOf(
+  { masses, meetings, field: { first } }: Subject,
+  keep: Uint8Array,
+): Pick<Subject, 'masses' | 'meetings'> & { free: number[] } {
+  const kept = new Float64Array(masses.length);
+  const all = new Float64Array(masses.length);
+  for (let pixel = 0; pixel < first.length; pixel++) {
+    if (first[pixel] === NO_MASS) continue;
+    all[first[pixel]]++;
+    kept[first[pixel]] += keep[pixel] / 255;
+  }
+  const free = masses.map((_, mass) => (all[mass] > 0 ? 1 - kept[mass] / all[mass] : 1));
+  return {
+    free,
+    masses: masses.map((mass, i) => ({ ...mass, share: mass.share * free[i] })),
+    meetings: meetings.map((meeting) => ({
+      ...meeting,
+      length: meeting.length * Math.min(free[meeting.one], free[meeting.other]),
+    })),
+  };
+}
+
 function lightShares({ first }: MassField, sides: Uint8Array, count: number): number[] {
   const lit = new Float64Array(count);
   const all = new Float64Array(count);

@@ -136,9 +136,15 @@ describe('nothing but the palette', () => {
     const picture = scene(2);
     const edges = zoneEdges(valueImageOf(picture).counts, CUT);
     const { made, of: chosen } = byValue(picture, [of('#101010')]);
-    const { missing, missed } = strictPicture(made, [of('#101010')], chosen, edges);
-    expect(missing.length).toBe(3);
+    const { missing, missed, unreached } = strictPicture(made, [of('#101010')], chosen, edges);
+    expect(missing).toEqual([1, 2, 3]);
     expect(missed).toBeGreaterThan(0.4);
+    // It is marked just where the zones are that are missing.
+    const zones = zoneMap(valueImageOf(picture).map, edges);
+    expect([...unreached]).toEqual([...zones].map((zone) => (missing.includes(zone) ? 1 : 0)));
+    // What keeps its own colour is not missed.
+    const keep = new Uint8Array(unreached.length).fill(255);
+    expect(strictPicture(made, [of('#101010')], chosen, edges, keep).missed).toBe(0);
   });
 });
 

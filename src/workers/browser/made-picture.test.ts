@@ -52,6 +52,7 @@ const transfer = (count: number, seed: number) => {
     ],
     prominence: Array.from({ length: count }, (_, i) => (i % 3) - 1),
     values,
+    parts: [],
   };
 };
 
@@ -111,7 +112,7 @@ describe.each(Object.keys(ODD))('of a picture of %s', (name) => {
 
   it('everything is answered', () => {
     const query = { ...transfer(5, 1), way: 'by value' as const };
-    const parts = { mode: 'held' as const, parts: [] };
+    const parts = { mode: 'held' as const };
     const figures = transferAnswers.transferFigures(
       { kind: 'transferFigures', ...query, ...parts },
       sources,
@@ -151,7 +152,6 @@ it('a picture of which nothing is seen is left as it is', () => {
     ...transfer(3, 2),
     way: 'by value' as const,
     mode: 'held' as const,
-    parts: [],
     size: 'whole' as const,
     grey: false,
   };

@@ -13,7 +13,7 @@ import { moodPicture } from '@/core/transfer/moods';
 import { keyTable, throughTable } from '@/core/transfer/one-key';
 import { proposals, type Proposal } from '@/core/transfer/proposals';
 import { strictPicture, type StrictPicture } from '@/core/transfer/strict';
-import { NO_MASS, subjectOf, type Subject } from '@/core/transfer/subject';
+import { freeOf, NO_MASS, subjectOf, type Subject } from '@/core/transfer/subject';
 import { NO_MOVES, whatIfPicture, type MassMoves } from '@/core/transfer/what-if';
 import type { QueryOf } from '@/contracts/desk-query/desk-query';
 import type { MadeQuery } from '@/contracts/desk-query/transfer-queries';
@@ -75,8 +75,8 @@ const solved = new WeakMap<Picture, { key: string; found: Proposal[] }>();
 
 /** Ways to put colours on the masses around what is held. */
 export function proposalsIn(images: DerivedImages, query: TransferQuery): Proposal[] {
-  const { colours, held, prominence, values } = query;
-  const key = JSON.stringify([colours, held, prominence, values.squint]);
+  const { colours, held, prominence, values, parts } = query;
+  const key = JSON.stringify([colours, held, prominence, values.squint, parts]);
   const known = solved.get(images.picture);
   if (known?.key === key) return known.found;
   const subject = subjectIn(images, values.squint);
@@ -84,7 +84,9 @@ export function proposalsIn(images: DerivedImages, query: TransferQuery): Propos
   massesOf(images, values.squint, held).forEach((mass, i) => {
     if (mass !== null && held[i].colour < colours.length) locks[mass] = held[i].colour;
   });
-  const found = proposals({ ...subject, colours, locks, prominence });
+  const keep = keptIn(images, images.picture, parts);
+  const { masses, meetings } = keep ? freeOf(subject, keep) : subject;
+  const found = proposals({ masses, meetings, colours, locks, prominence });
   solved.set(images.picture, { key, found });
   return found;
 }
@@ -101,13 +103,20 @@ export function chosenOf(
 /** Rows of a picture that are looped out at once: a large one's mask would take much room otherwise. */
 const BAND = 512;
 
+/** The looped parts of each picture as they were laid last: they stand while colours are tried around them. */
+const laid = new WeakMap<Picture, { key: string; kept: Uint8Array }>();
+
 /** 255 for each pixel of the looped parts, softly falling to 0 at their rims; nothing where there are none. */
-function keptIn(
+export function keptIn(
   images: DerivedImages,
-  { width, height }: Picture,
+  picture: Picture,
   parts: readonly Stroke[],
 ): Uint8Array | undefined {
   if (parts.length === 0) return undefined;
+  const key = JSON.stringify(parts);
+  const known = laid.get(picture);
+  if (known?.key === key) return known.kept;
+  const { width, height } = picture;
   const strokes = images.framed(parts);
   const kept = new Uint8Array(width * height);
   for (let from = 0; from < height; from += BAND) {
@@ -118,6 +127,7 @@ function keptIn(
     )!;
     for (let p = 0, at = from * width; p < free.length; p++, at++) kept[at] = 255 - free[p];
   }
+  laid.set(picture, { key, kept });
   return kept;
 }
 
@@ -128,12 +138,13 @@ export function transferredPicture(
   images: DerivedImages,
   query: Transferred,
   picture = images.picture,
-): Pick<StrictPicture, 'picture' | 'missed'> {
+): Pick<StrictPicture, 'picture' | 'missed' | 'missing'> & Partial<StrictPicture> {
   const subject = subjectIn(images, query.values.squint, picture);
   const colours = query.colours.map(({ colour }) => colour);
   const of = chosenOf(images, query);
   const keep = keptIn(images, picture, query.parts);
-  if (query.mode === 'held') return { picture: heldPicture(subject, colours, of, keep), missed: 0 };
+  if (query.mode === 'held')
+    return { picture: heldPicture(subject, colours, of, keep), missed: 0, missing: [] };
   const edges = zoneEdges(images.plain().counts, query.values);
   return strictPicture(subject, colours, of, edges, keep);
 }

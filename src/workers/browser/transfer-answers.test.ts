@@ -29,8 +29,9 @@ const transfer = {
   held: [] as { x: number; y: number; colour: number }[],
   prominence: [],
   values,
+  parts: [],
 };
-const query = { ...transfer, way: 'by value' as const, mode: 'held' as const, parts: [] };
+const query = { ...transfer, way: 'by value' as const, mode: 'held' as const };
 const SKY = { x: 0.5, y: 0.2 };
 const BARN = { x: 0.8, y: 0.65 };
 const massAt = (place: { x: number; y: number }) =>
@@ -142,6 +143,33 @@ describe('looped parts keep their bytes', () => {
     const rest = (of: Uint8ClampedArray) => of.subarray(120 * 30 * 4);
     expect(rest(data)).not.toEqual(rest(picture.data));
   });
+});
+
+it('what is looped out weighs nothing, and what the palette has no value for is hatched', () => {
+  const parts = [SKY_LOOP];
+  const solved = (some: typeof parts) =>
+    transferAnswers.proposals({ kind: 'proposals', ...transfer, parts: some }, sources)[0].of;
+  expect(solved(parts)).toHaveLength(solved([]).length);
+  const whole = { ...SKY_LOOP, points: SKY_LOOP.points.map(({ x, y }) => ({ x, y: y * 1.3 })) };
+  const plan = transferAnswers.massPlan(
+    { kind: 'massPlan', ...query, parts: [whole], within: 0.5, order: 'dark first' },
+    sources,
+  );
+  expect(plan.masses.filter(({ of: own }) => own === null)).toHaveLength(1);
+
+  const dark = { ...query, colours: transfer.colours.slice(0, 1), mode: 'strict' as const };
+  const figures = transferAnswers.transferFigures({ kind: 'transferFigures', ...dark }, sources);
+  expect(figures.missed).toBeGreaterThan(0.4);
+  expect(figures.missing).toContain(2);
+  const hatched = transferAnswers.unreached({ kind: 'unreached', ...dark }, sources);
+  const coloursIn = (from: number, to: number) => {
+    const found = new Set<string>();
+    for (let at = from * 120 * 4; at < to * 120 * 4; at += 4)
+      found.add([...hatched.data.subarray(at, at + 3)].join());
+    return found;
+  };
+  expect(coloursIn(0, 38)).toContain('0,0,0');
+  expect(coloursIn(70, 80)).toEqual(new Set(['43,51,64']));
 });
 
 it('a mood darkens, at half the size as in the whole, and has its palette', () => {

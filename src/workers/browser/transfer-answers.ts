@@ -12,11 +12,14 @@ import { keyEffect } from '@/core/transfer/key-effect';
 import { moodEffect } from '@/core/transfer/moods';
 import { belongingOf } from '@/core/transfer/outside';
 import { planMasses } from '@/core/transfer/plan-masses';
+import { freeOf } from '@/core/transfer/subject';
 import { whatIfEffect } from '@/core/transfer/what-if-effect';
 import type { QueryOf } from '@/contracts/desk-query/desk-query';
 import type { Answers, Sources } from './answer';
+import { hatching } from './hatching';
 import {
   chosenOf,
+  keptIn,
   madePicture,
   massesOf,
   massOf,
@@ -51,9 +54,18 @@ export const transferAnswers = {
     proposalsIn(images, query).map(({ kind, of }) => ({ kind, of })),
 
   transferFigures(query, { images }) {
-    const { picture, missed } = transferredPicture(images, query);
+    const { picture, missed, missing } = transferredPicture(images, query);
     const edges = zoneEdges(images.plain().counts, query.values);
-    return { ...heldValues(images.picture, picture, edges), missed };
+    return { ...heldValues(images.picture, picture, edges), missed, missing };
+  },
+
+  unreached(query, { images }) {
+    const { picture, unreached } = transferredPicture(images, { ...query, mode: 'strict' });
+    const { width, height, data } = picture;
+    const { data: hatch } = hatching(unreached!, width, height, 0);
+    for (let at = 0; at < data.length; at += 4)
+      if (hatch[at + 3] > 0) data.set(hatch.subarray(at, at + 4), at);
+    return picture;
   },
 
   echo({ colour, within, ...query }, { images }) {
@@ -65,11 +77,15 @@ export const transferAnswers = {
 
   massPlan({ within, order, mode, ...query }, { images }) {
     const colours = query.colours.map(({ colour }) => colour);
-    return planMasses(subjectIn(images, query.values.squint), colours, chosenOf(images, query), {
-      half: within,
-      order,
-      isStrict: mode === 'strict',
-    });
+    const subject = subjectIn(images, query.values.squint);
+    const keep = keptIn(images, images.picture, query.parts);
+    return planMasses(
+      subject,
+      colours,
+      chosenOf(images, query),
+      { half: within, order, isStrict: mode === 'strict' },
+      keep && freeOf(subject, keep).free,
+    );
   },
 
   belonging: ({ colours }, { images }) => belongingOf(images.picture, colours),

@@ -34,8 +34,9 @@ export function ColoursFrom() {
   ];
   const names = taken && [...new Set(taken.map(({ from }) => from))];
   return (
-    <div className="mb-2 flex flex-wrap justify-between gap-1 text-[15px]">
+    <div className="mb-2 grid grid-cols-[1fr_7rem] gap-1 text-[15px]">
       <Select
+        wide
         label="Colours of"
         value={names ? TAKEN : OWN}
         options={[
@@ -49,9 +50,10 @@ export function ColoursFrom() {
         }}
       />
       <Select
+        wide
         label="And colours of"
         value={NONE}
-        options={[{ value: NONE, title: 'and those of …' }, ...sources]}
+        options={[{ value: NONE, title: 'and of …' }, ...sources]}
         onChange={(source) => {
           if (source !== NONE) void take(source, true);
         }}

@@ -13,7 +13,7 @@ import { MoodFacts } from './mood-facts';
 import { SideBySide, type Side } from './side-by-side';
 import { transferView, type UseLook, type UseTab } from './transfer-view';
 import { useTransfer } from './use-transfer';
-import { useTried } from './use-tried';
+import { isMade, useTried } from './use-tried';
 
 /** What stands in place of the picture; undefined for the picture itself. */
 export function insteadOf(tab: UseTab, look: UseLook): ReactNode {
@@ -27,7 +27,7 @@ export function insteadOf(tab: UseTab, look: UseLook): ReactNode {
 function Greys() {
   const { query } = useTried();
   const before = useDrawn<'greys'>({ kind: 'greys' });
-  const made = query && query.kind !== 'failing' ? { ...query, grey: true } : null;
+  const made = query && isMade(query) ? { ...query, grey: true } : null;
   const after = useDrawn<'transferred' | 'mood' | 'whatIf' | 'oneKey'>(made);
   return (
     <TwoPictures
@@ -45,7 +45,7 @@ function BeforeAndAfter() {
   const { canvas } = usePicture();
   const { query } = useTried();
   const after = useDrawn<'transferred' | 'mood' | 'whatIf' | 'oneKey'>(
-    query && query.kind !== 'failing' ? query : null,
+    query && isMade(query) ? query : null,
   );
   return (
     <TwoPictures

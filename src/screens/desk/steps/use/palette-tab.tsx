@@ -7,8 +7,9 @@ import type { TransferFigures } from '@/contracts/desk-query/transfer-queries';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { Finding } from '@/ui/panel-parts';
-import { percent } from '@/ui/words';
-import { useDeskStore, useDocument } from '../../desk-store';
+import { Tick } from '@/ui/tick';
+import { list, percent } from '@/ui/words';
+import { useDeskStore, useDocument, useStepView } from '../../desk-store';
 import { useAnswer } from '../../use-answer';
 import { ColoursFrom } from './colours-from';
 import { ColoursList } from './colours-list';
@@ -18,6 +19,7 @@ import { LeftAlone } from './left-alone';
 import { LooksChoice } from './looks-choice';
 import { MassList } from './mass-list';
 import { PlanDialog } from './plan-dialog';
+import { transferView } from './transfer-view';
 import { useTransfer } from './use-transfer';
 
 const MODE_TITLES = { held: 'values held', strict: 'palette only' };
@@ -29,6 +31,8 @@ export function PaletteTab() {
   const transfer = useTransfer();
   const { colours, proposals, query, of, isStale } = transfer;
   const figures = useAnswer<'transferFigures'>(query && { kind: 'transferFigures', ...query });
+  const [{ unreached }, look] = useStepView(transferView);
+  const zones = useDocument((document) => document.values.zones);
   const [plan, setPlan] = useState(false);
   return (
     <>
@@ -36,7 +40,7 @@ export function PaletteTab() {
         {colours.length === 0
           ? 'No colours to put on it yet: choose whose, or extract some.'
           : figures.value
-            ? figureSentence(figures.value, mode)
+            ? figureSentence(figures.value, mode, zones)
             : 'Putting the colours on its masses …'}
       </Finding>
       <ColoursFrom />
@@ -50,6 +54,13 @@ export function PaletteTab() {
           onChange={(next) => change((was) => withTransfer(was, { mode: next }))}
         />
       </div>
+      {mode === 'strict' && figures.value && figures.value.missed > MISSED && (
+        <div className="mb-2">
+          <Tick checked={unreached} onChange={(on) => look({ unreached: on })}>
+            Hatched where it has no such value
+          </Tick>
+        </div>
+      )}
       {proposals.length > 0 && query && (
         <>
           <div className="mb-2">
@@ -86,10 +97,17 @@ export function PaletteTab() {
 
 const MODE_ABOUT = { held: 'other colours', strict: 'palette only' };
 
-function figureSentence({ mean, zones, missed }: TransferFigures, mode: UseMode): string {
+/** Below this nothing to speak of is missed, as a share of the picture. */
+const MISSED = 0.005;
+
+function figureSentence(
+  { mean, zones, missed, missing }: TransferFigures,
+  mode: UseMode,
+  count: number,
+): string {
   if (mode === 'held')
     return `Values hold: L* is off by ${mean.toFixed(1)} on the mean, and ${percent(zones)} stays in its zone.`;
-  return missed > 0.005
-    ? `For ${percent(missed)} of it this palette has no such value; ${percent(zones)} stays in its zone.`
+  return missed > MISSED
+    ? `For ${percent(missed)} of it this palette has no such value: it has none in zone ${list(missing.map((zone) => String(zone + 1)))} of ${count}, from dark. ${percent(zones)} stays in its zone.`
     : `Nothing but these colours, and ${percent(zones)} stays in its zone of value.`;
 }

@@ -87,8 +87,8 @@ function PlanOf({ query, colours, shelf }: Props & { shelf: ShelfContent }) {
       massDrawing(
         made,
         made.masses.map(({ of }, i) => ({
-          name: colours[of]?.name ?? '',
-          lines: lines?.[i] ?? [],
+          name: of === null ? 'left as it is' : (colours[of]?.name ?? ''),
+          lines: of === null ? [] : (lines?.[i] ?? []),
         })),
         {
           title,

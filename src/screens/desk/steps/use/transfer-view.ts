@@ -1,4 +1,4 @@
-import { addressCodec, oneOf, text, transient } from '@/ui/address';
+import { addressCodec, flag, oneOf, text, transient } from '@/ui/address';
 import type { StepView } from '../../view';
 
 /** What is done with the picture. */
@@ -12,6 +12,8 @@ export type UseLook = (typeof USE_LOOKS)[number];
 interface UseView {
   tab: UseTab;
   look: UseLook;
+  /** Whether it is hatched where nothing but the palette has no such value. */
+  unreached: boolean;
   /** Whose colours are to be taken on arrival, as "library.ID" or "study.ID". */
   take: string;
   /** The mass that is open. */
@@ -25,6 +27,7 @@ export const transferView: StepView<UseView> = {
   codec: addressCodec<UseView>({
     tab: oneOf('tab', USE_TABS, 'palette'),
     look: oneOf('look', USE_LOOKS, 'over'),
+    unreached: flag('unreached'),
     take: text('take', 60),
     mass: transient<number | null>(null),
     colour: transient<string | null>(null),

@@ -20,7 +20,9 @@ export function useTransferOverlay(): StepOverlay {
   const { ask } = usePicture();
   const { set } = useDeskStore().getState();
   const { query, kind } = useTried();
-  const made = useDrawn<'transferred' | 'mood' | 'whatIf' | 'oneKey' | 'failing'>(query);
+  const made = useDrawn<'transferred' | 'mood' | 'whatIf' | 'oneKey' | 'failing' | 'unreached'>(
+    query,
+  );
   const hold = useHoldMass();
   const takesMasses = view.tab === 'palette' || view.tab === 'what-if';
   const { value: masses } = useAnswer<'subject'>(

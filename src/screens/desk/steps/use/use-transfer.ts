@@ -72,6 +72,7 @@ export function withoutWay({
   held,
   prominence,
   values,
+  parts,
 }: TransferQuery): Omit<QueryOf<'proposals'>, 'kind'> {
-  return { colours, held, prominence, values };
+  return { colours, held, prominence, values, parts };
 }

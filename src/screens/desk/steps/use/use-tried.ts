@@ -23,9 +23,9 @@ export const KIND_OF: Readonly<Record<UseTab, VariantKind | null>> = {
 export function useTried(): {
   kind: VariantKind | null;
   made: VariantMade | null;
-  query: MadeQuery | QueryOf<'failing'> | null;
+  query: MadeQuery | QueryOf<'failing' | 'unreached'> | null;
 } {
-  const [{ tab }] = useStepView(transferView);
+  const [{ tab, unreached }] = useStepView(transferView);
   const document = useDocument((all) => all);
   const quick = useDesk((state) => state.sliding);
   const { wheel } = useSettings().settings;
@@ -40,5 +40,14 @@ export function useTried(): {
   }
   if (!kind) return { kind, made: null, query: null };
   const made = triedNow(document, kind);
-  return { kind, made, query: madeQuery(made, document, wheel, quick ? 'half' : 'whole') };
+  const query = madeQuery(made, document, wheel, quick ? 'half' : 'whole');
+  if (unreached && query?.kind === 'transferred' && query.mode === 'strict') {
+    const { size: _size, grey: _grey, ...transfer } = query;
+    return { kind, made, query: { ...transfer, kind: 'unreached' } };
+  }
+  return { kind, made, query };
 }
+
+/** Whether a query makes a picture that can be looked at in other ways too. */
+export const isMade = (query: { kind: string }): query is MadeQuery =>
+  query.kind !== 'failing' && query.kind !== 'unreached';
