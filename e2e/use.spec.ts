@@ -145,7 +145,18 @@ test('colours go on masses by keys, and nothing but them', async ({ page }) => {
   await deskIsSet(page);
   await expect(page.getByLabel('Colours of', { exact: true })).toHaveValue('taken');
   await expect(held).toHaveCount(1);
-  await page.getByLabel('Colours of', { exact: true }).selectOption({ value: 'own' });
+  // Where it has no such value it says so, and shows where.
+  await from.selectOption({ label: 'Warm blacks' });
+  await expect(finding(page)).toContainText('this palette has no such value: it has none in zone');
+  const [x, y] = await onStage(page, 0.5, 0.3);
+  const rows = async () => {
+    const found = new Set<string>();
+    for (let dy = 0; dy < 12; dy += 2) found.add((await pixelAt(page, x, y + dy)).join());
+    return found.size;
+  };
+  await page.getByRole('checkbox', { name: 'Hatched where it has no such value' }).click();
+  await expect.poll(rows).toBeGreaterThan(1);
+  await from.selectOption({ value: 'own' });
   await expect(held).toHaveCount(0);
 });
 

@@ -30,7 +30,6 @@ import type {
 import type { ProposalAnswer, TransferFigures } from './transfer-queries';
 import type { KeyEffect } from '@/core/transfer/key-effect';
 import type { MoodEffect } from '@/core/transfer/moods';
-import type { Belonging } from '@/core/transfer/outside';
 import type { MassPlan } from '@/core/transfer/plan-masses';
 import type { WhatIfEffect } from '@/core/transfer/what-if-effect';
 import type { SubjectMass } from '@/core/transfer/subject';
@@ -127,7 +126,6 @@ export interface DeskAnswers {
   massesAt: (number | null)[];
   echo: Place[];
   massPlan: MassPlan;
-  belonging: Belonging;
   whatIfEffect: WhatIfEffect | null;
   keyEffect: KeyEffect;
 

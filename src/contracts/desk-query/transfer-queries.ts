@@ -30,7 +30,6 @@ const colourNumber = z
   .int()
   .min(0)
   .max(MAX_USED - 1);
-const someColours = z.array(oklabSchema).min(1).max(MAX_USED);
 
 /** Colours put on the masses; places are of the original, colours go by their number. */
 const transfer = {
@@ -97,8 +96,6 @@ export const transferQueries = [
     within: steps,
     order: z.enum(PAINTING_ORDERS),
   }),
-  /** How the picture keeps to a palette. */
-  z.object({ kind: z.literal('belonging'), colours: someColours }),
   /** What a mood does to values, and the palette that comes of it. */
   z.object({ kind: z.literal('moodEffect'), ...mood }),
   /** What the moves of the mass at a place of the original do to the whole. */

@@ -28,6 +28,8 @@ export interface Fit {
   mean: number;
   /** Share of the picture that the palette fails. */
   failed: number;
+  /** For each colour the share of the picture that it holds: what is within `FAILS` of it, and nearest to it. */
+  shares: number[];
   /** What is missing most, the largest first. */
   missing: Missing[];
 }
@@ -36,17 +38,22 @@ export interface Fit {
 export function readFit(picture: Picture, colours: readonly Oklab[]): Fit {
   if (colours.length === 0) throw new RangeError('no colours to hold the picture against');
   const histogram = colourHistogram(picture);
-  const { difference, mean } = assign(allSamples(histogram), centresOf(colours, colours.length));
+  const held = assign(allSamples(histogram), centresOf(colours, colours.length));
+  const { difference, mean } = held;
+  const shares = colours.map(() => 0);
+  histogram.share.forEach((share, k) => {
+    if (difference[k] <= FAILS) shares[held.owner[k]] += share;
+  });
   const weights = histogram.share.map((share, k) => (difference[k] > FAILS ? share : 0));
   const failed = weights.reduce((sum, weight) => sum + weight, 0);
-  if (failed < MIN_MISSING) return { mean, failed, missing: [] };
+  if (failed < MIN_MISSING) return { mean, failed, shares, missing: [] };
 
   const samples = samplesOf(histogram, weights);
   let palette = null;
   for (const refined of growPalette(samples, [], MAX_MISSING, { accents: [], cost: () => 0 }))
     palette = refined;
   const centres = palette?.centres;
-  if (!centres) return { mean, failed, missing: [] };
+  if (!centres) return { mean, failed, shares, missing: [] };
   const found = Array.from({ length: centres.count }, (_, c) =>
     oklabFromLab(labAt(centres.lab, c)),
   );
@@ -66,6 +73,7 @@ export function readFit(picture: Picture, colours: readonly Oklab[]): Fit {
   return {
     mean,
     failed,
+    shares,
     missing: missing
       .filter(({ share }) => share >= MIN_MISSING)
       .sort((one, other) => other.share - one.share),

@@ -255,3 +255,21 @@ it('a swatch of a fit is what the eye sees there', () => {
   );
   expect(missing[0].colour.L).toBeCloseTo(red.L, 4);
 });
+
+it('a fit says how much each colour holds, and names what crept in with its place', () => {
+  // Half of the first colour, a third of the last, the rest a green that is in no palette.
+  const painted = paintedBy(120, 60, (x) =>
+    x < 60 ? [0x8a, 0x4a, 0x32] : x < 100 ? [0xe3, 0xd2, 0xb0] : [30, 190, 70],
+  );
+  const { shares, failed, missing } = readFit(
+    painted,
+    ['#8a4a32', '#2b3340', '#5c6b80', '#e3d2b0'].map(of),
+  );
+  expect(shares[0]).toBeCloseTo(1 / 2, 2);
+  expect(shares[3]).toBeCloseTo(1 / 3, 2);
+  expect(shares[1] + shares[2]).toBe(0);
+  expect(failed).toBeCloseTo(1 / 6, 2);
+  expect(missing).toHaveLength(1);
+  expect(missing[0].share).toBeCloseTo(1 / 6, 2);
+  expect(missing[0].point!.x).toBeGreaterThan(0.83);
+});

@@ -9,7 +9,6 @@ import { measureSources } from '../measure/sources';
 import { sampledBlocks } from '../picture/blocks';
 import { colourGrid } from '../picture/colour-grid';
 import { paintedBy } from '../testing';
-import { belongingOf } from './outside';
 import { echoPlaces } from './echo';
 import { planMasses } from './plan-masses';
 import { proposals } from './proposals';
@@ -228,26 +227,5 @@ describe('an echo', () => {
         0.5,
       ),
     ).toEqual([]);
-  });
-});
-
-describe('what belongs', () => {
-  it('is counted by swatch, and what crept in is named', () => {
-    // Half of the first colour, a third of the second, the rest a green that is in no palette.
-    const painted = paintedBy(120, 60, (x) =>
-      x < 60 ? [0x8a, 0x4a, 0x32] : x < 100 ? [0xe3, 0xd2, 0xb0] : [30, 190, 70],
-    );
-    const { shares, outside, strays } = belongingOf(painted, COLOURS);
-    expect(shares[1]).toBeCloseTo(1 / 2, 2);
-    expect(shares[4]).toBeCloseTo(1 / 3, 2);
-    expect(shares[0] + shares[2] + shares[3]).toBe(0);
-    expect(outside).toBeCloseTo(1 / 6, 2);
-    expect(strays).toHaveLength(1);
-    expect(strays[0].share).toBeCloseTo(1 / 6, 2);
-    expect(strays[0].point!.x).toBeGreaterThan(0.83);
-  });
-
-  it('a palette is needed', () => {
-    expect(() => belongingOf(scene(1), [])).toThrow(RangeError);
   });
 });

@@ -10,7 +10,6 @@ import { echoPlaces } from '@/core/transfer/echo';
 import { heldValues } from '@/core/transfer/figures';
 import { keyEffect } from '@/core/transfer/key-effect';
 import { moodEffect } from '@/core/transfer/moods';
-import { belongingOf } from '@/core/transfer/outside';
 import { planMasses } from '@/core/transfer/plan-masses';
 import { freeOf } from '@/core/transfer/subject';
 import { whatIfEffect } from '@/core/transfer/what-if-effect';
@@ -87,8 +86,6 @@ export const transferAnswers = {
       keep && freeOf(subject, keep).free,
     );
   },
-
-  belonging: ({ colours }, { images }) => belongingOf(images.picture, colours),
 
   moodEffect(query, { images }) {
     const small = images.half().picture;

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import { belongingOf, type Belonging } from '@/core/transfer/outside';
+import { readFit, type Fit } from '@/core/palette/missing';
 import type { UsedColour } from '@/contracts/use';
 import { FileButton } from '@/ui/file-button';
 import { showError } from '@/ui/notices';
@@ -16,13 +16,13 @@ const SIDE = 600;
 /** Holds any picture against the palette without keeping it: a photograph of what was painted. */
 export function BelongsFile({ colours }: { colours: readonly UsedColour[] }) {
   const frame = useRef<HTMLCanvasElement>(null);
-  const [held, setHeld] = useState<{ name: string; found: Belonging } | null>(null);
+  const [held, setHeld] = useState<{ name: string; found: Fit } | null>(null);
   if (colours.length === 0) return null;
   const open = async (file: File) => {
     try {
       if (!frame.current) return;
       const picture = await drawPictureFile(file, frame.current, SIDE);
-      const found = belongingOf(
+      const found = readFit(
         picture,
         colours.map(({ colour }) => colour),
       );

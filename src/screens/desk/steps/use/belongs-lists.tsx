@@ -3,13 +3,13 @@
 import { hexFromOklab } from '@/core/colour/hex';
 import { placeWords } from '@/core/picture/place-words';
 import type { Place } from '@/core/picture/framing';
-import type { Belonging } from '@/core/transfer/outside';
+import type { Fit } from '@/core/palette/missing';
 import type { UsedColour } from '@/contracts/use';
 import { Section } from '@/ui/panel-parts';
 import { percent } from '@/ui/words';
 
 interface Props {
-  found: Belonging;
+  found: Fit;
   colours: readonly UsedColour[];
   /** Shows a place of the open picture; left out for one that is not on the Desk. */
   onPlace?: (place: Place) => void;
@@ -19,10 +19,10 @@ interface Props {
 export function BelongsLists({ found, colours, onPlace }: Props) {
   return (
     <>
-      {found.strays.length > 0 && (
+      {found.missing.length > 0 && (
         <Section title="Crept in" aside={onPlace && 'on the picture, what belongs is dimmed'}>
           <ul aria-label="Crept in">
-            {found.strays.map(({ colour, share, point }, i) => (
+            {found.missing.map(({ colour, share, point }, i) => (
               <li key={i} className="border-b">
                 <button
                   type="button"

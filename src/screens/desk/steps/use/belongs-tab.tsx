@@ -13,8 +13,8 @@ import { useTransferQuery } from './use-transfer';
 export function BelongsTab() {
   const { colours } = useTransferQuery();
   const { set } = useDeskStore().getState();
-  const { value, stale } = useAnswer<'belonging'>(
-    colours.length > 0 ? { kind: 'belonging', colours: colours.map(({ colour }) => colour) } : null,
+  const { value, stale } = useAnswer<'fit'>(
+    colours.length > 0 ? { kind: 'fit', colours: colours.map(({ colour }) => colour) } : null,
   );
   const found = value?.shares.length === colours.length ? value : null;
   return (

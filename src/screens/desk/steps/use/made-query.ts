@@ -1,5 +1,3 @@
-'use client';
-
 import type { WheelId } from '@/core/colour/wheel';
 import type { MadeQuery, MadeSize } from '@/contracts/desk-query/transfer-queries';
 import type { StudyDocument } from '@/contracts/study';

@@ -1,16 +1,16 @@
-import type { Belonging } from '@/core/transfer/outside';
+import type { Fit } from '@/core/palette/missing';
 import type { WhatIfEffect } from '@/core/transfer/what-if-effect';
 import type { KeyEffect } from '@/core/transfer/key-effect';
 import type { MoodEffect } from '@/core/transfer/moods';
 import type { ValueScale } from '@/core/colour/value-scale';
 import { list, percent, stepWords } from '@/ui/words';
 
-export function belongsSentence({ outside, strays }: Belonging): string {
-  const inside = percent(1 - outside);
-  if (outside < 0.005) return 'All of it lies within this palette.';
-  return strays.length === 0
+export function belongsSentence({ failed, missing }: Fit): string {
+  const inside = percent(1 - failed);
+  if (failed < 0.005) return 'All of it lies within this palette.';
+  return missing.length === 0
     ? `${inside} of it lies within this palette; nothing else makes a colour of its own.`
-    : `${inside} of it lies within this palette; ${strays.length === 1 ? 'another colour' : 'other colours'} crept in.`;
+    : `${inside} of it lies within this palette; ${missing.length === 1 ? 'another colour' : 'other colours'} crept in.`;
 }
 
 /** What a mood does to values, in a clause. */
