@@ -278,10 +278,10 @@ describe('findings of the palette', () => {
     const missing = [
       { colour: oklabFromHex('#c03028') as Oklab, share: 0.1, point: null, difference: 20 },
     ];
-    expect(testSentence({ mean: 4.04, failed: 0.12, missing }, 8)).toMatch(
+    expect(testSentence({ mean: 4.04, failed: 0.12, shares: [], missing }, 8)).toMatch(
       /^On average the picture is 4\.0 from these eight; they fail 12 % of it; most of that is .*red/,
     );
-    expect(testSentence({ mean: 1, failed: 0, missing: [] }, 1)).toBe(
+    expect(testSentence({ mean: 1, failed: 0, shares: [], missing: [] }, 1)).toBe(
       'On average the picture is 1.0 from this colour, and nothing of it is lost.',
     );
   });
