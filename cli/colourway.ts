@@ -1,19 +1,14 @@
 import { writeFile } from 'node:fs/promises';
-import sharp from 'sharp';
-import { hexFromOklab, oklabFromHex } from '../src/core/colour/hex';
-import { valueOfOklab } from '../src/core/colour/value';
-import { keyColours, keyedAreas } from '../src/core/pattern/areas';
+import { colourwayOf, PLAIN_CHOICE } from '../src/core/pattern/colourway';
 import { DrawingError } from '../src/core/pattern/drawing-error';
-import { fallenTogether, mapPaints, type Mapping } from '../src/core/pattern/map-paints';
+import type { Mapping } from '../src/core/pattern/map-paints';
+import { mapOfAll, mergedDrawing } from '../src/core/pattern/merges';
 import { mergedPaints, paintsOf, strayPaints } from '../src/core/pattern/paints';
 import { readDrawing, type Drawing } from '../src/core/pattern/read-drawing';
 import { recoloured } from '../src/core/pattern/recolour';
-import { pictureOf } from '../src/core/picture/picture';
+import { drawingReading } from '../src/server/patterns/render-drawing';
 import { ConvertError } from './convert';
 import { swatchesIn } from './palette-file';
-
-/** Pixels along the longer side that areas are read on. */
-const SIDE = 800;
 
 export interface Colourway {
   /** What could run or be fetched, and is not in what was written. */
@@ -36,23 +31,18 @@ export async function colourway(
   const swatches = await swatchesIn(paletteFile, palette);
   const drawing = drawingIn(file, bytes);
   if (drawing.paints.length === 0) throw new ConvertError(`${file}: nothing in it is painted`);
-  const paints = paintsOf(drawing, await areasOf(drawing));
+  const reading = await drawingReading(drawing);
+  const paints = paintsOf(drawing, reading?.areas);
   const groups = strayPaints(drawing, paints);
-  const merged = mergedPaints(groups);
-  const kept = paints
-    .filter(({ hex }) => !merged.has(hex))
-    .map((paint) => ({
-      ...paint,
-      area: paints.reduce(
-        (sum, { hex, area }) =>
-          sum + (hex === paint.hex || merged.get(hex) === paint.hex ? area : 0),
-        0,
-      ),
-    }));
-  const map = mapPaints(kept, swatches, by);
-  for (const [stray, keeps] of merged) map.set(stray, map.get(keeps)!);
+  const targets = mergedPaints(groups);
+  const merged = mergedDrawing(
+    { paints, touching: reading?.touching ?? [], ground: reading?.ground ?? null },
+    targets,
+  );
+  const colours = swatches.map((swatch, i) => ({ id: String(i), ...swatch }));
+  const way = colourwayOf(merged, colours, { ...PLAIN_CHOICE, by });
+  const map = mapOfAll(paints, targets, way.map);
   await writeFile(out, recoloured(drawing, map));
-  const nameOf = new Map(swatches.map(({ name, colour }) => [hexFromOklab(colour), name]));
   return {
     leftOut: [...new Set(drawing.removals.map(({ what }) => what))],
     report: {
@@ -62,10 +52,10 @@ export async function colourway(
         hex,
         area,
         becomes: map.get(hex),
-        swatch: nameOf.get(map.get(hex)!),
+        swatch: colours[Number(way.of.get(targets.get(hex) ?? hex))]?.name,
       })),
       merged: groups,
-      fallenTogether: fallenTogether(kept, map, (hex) => valueOfOklab(oklabFromHex(hex)!)),
+      fallenTogether: way.fallen.map(({ pair }) => pair),
     },
   };
 }
@@ -77,20 +67,5 @@ function drawingIn(file: string, bytes: Uint8Array): Drawing {
     if (error instanceof DrawingError) throw new ConvertError(`${file}: ${error.message}`);
     if (error instanceof TypeError) throw new ConvertError(`${file}: this is not UTF-8 text`);
     throw error;
-  }
-}
-
-/** The area of each colour as it is drawn; nothing where the drawing can't be rendered. */
-async function areasOf(drawing: Drawing): Promise<Map<string, number> | undefined> {
-  const keys = keyColours([...new Set(drawing.paints.map(({ hex }) => hex))]);
-  try {
-    const { data, info } = await sharp(Buffer.from(recoloured(drawing, keys)), { unlimited: true })
-      .resize(SIDE, SIDE, { fit: 'inside' })
-      .ensureAlpha()
-      .raw()
-      .toBuffer({ resolveWithObject: true });
-    return keyedAreas(pictureOf(info.width, info.height, new Uint8ClampedArray(data)), keys);
-  } catch {
-    return undefined;
   }
 }

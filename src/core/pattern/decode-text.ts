@@ -1,8 +1,14 @@
 /** A piece of XML as it reads, and for each of its characters (and the end) where that begins in the source. */
 export interface DecodedText {
   text: string;
-  from: Int32Array;
+  from: (at: number) => number;
 }
+
+/** A piece that stands as it reads. */
+export const plainText = (text: string, offset: number): DecodedText => ({
+  text,
+  from: (at) => offset + at,
+});
 
 const NAMED: Readonly<Record<string, string>> = {
   amp: '&',
@@ -16,10 +22,7 @@ const MAX_CODE_POINT = 0x10ffff;
 
 /** Puts in XML's own five entities and numbered characters; `offset` is where the piece begins in the whole source. */
 export function decodeText(source: string, offset: number): DecodedText {
-  if (!source.includes('&')) {
-    const from = Int32Array.from({ length: source.length + 1 }, (_, i) => offset + i);
-    return { text: source, from };
-  }
+  if (!source.includes('&')) return plainText(source, offset);
   const from: number[] = [];
   let text = '';
   let at = 0;
@@ -38,7 +41,7 @@ export function decodeText(source: string, offset: number): DecodedText {
   }
   plain(source.length);
   from.push(offset + source.length);
-  return { text, from: Int32Array.from(from) };
+  return { text, from: (at) => from[at] };
 }
 
 function signOf([whole, hex, decimal, name]: RegExpExecArray): string {

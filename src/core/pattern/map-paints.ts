@@ -1,58 +1,94 @@
-import { hexFromOklab } from '../colour/hex';
-import { oklabDistance, type Oklab } from '../colour/oklab';
+import { oklabDistance } from '../colour/oklab';
 import { valueOfOklab } from '../colour/value';
 import type { DrawingPaint } from './paints';
+import type { WayColour } from './way-colours';
 
 /** How a drawing's colours go to a palette's: dark to dark and light to light, or the largest to the largest. */
 export const MAPPINGS = ['value', 'area'] as const;
 export type Mapping = (typeof MAPPINGS)[number];
 
-export interface PaletteColour {
-  colour: Oklab;
-  /** Of the picture it comes from, 0–1; null where that is not known. */
-  share: number | null;
+/** Whether the darkest and the lightest have to take the palette's darkest and lightest. */
+export const ENDS_HELD = ['free', 'fixed'] as const;
+export type EndsHeld = (typeof ENDS_HELD)[number];
+
+export interface MappingOptions {
+  by: Mapping;
+  ends?: EndsHeld;
+  /** For a colour's id how much more room than it would take it is to have, in doublings. */
+  wider?: ReadonlyMap<string, number>;
+  /** Which paints touch, each pair once: they are not given the same colour by area where that can be helped. */
+  touching?: readonly (readonly [string, string])[];
 }
 
 /** Munsell steps: paints that part by so much are to stay apart. */
-const APART = 0.5;
+export const APART = 0.5;
 /** What it costs, by the smaller area, when two that were apart become one colour. */
 const TOGETHER = 10;
 /** How much a difference of hue and chroma counts beside a step of value. */
 const COLOUR = 1.5;
+/** What a doubling of its room is worth, in steps of value. */
+const WIDER = 1.2;
 
 /**
  * For each colour of a drawing (`#rrggbb`) the palette's colour it becomes. By value the order from dark to light stays, and
- * what stood apart in value stays apart as far as the palette has the colours; by area the largest takes the colour with
- * the largest share, and so on round. Throws a RangeError without colours.
+ * what stood apart in value stays apart as far as the palette has the colours; by area the largest take the colours with the
+ * largest shares, and the rest whatever lacks most of its share. Throws a RangeError without colours.
  */
 export function mapPaints(
   paints: readonly DrawingPaint[],
-  palette: readonly PaletteColour[],
-  by: Mapping,
-): Map<string, string> {
+  palette: readonly WayColour[],
+  options: MappingOptions,
+): Map<string, WayColour> {
   if (palette.length === 0) throw new RangeError('there are no colours to map to');
-  return by === 'value' ? byValue(paints, palette) : byArea(paints, palette);
+  return options.by === 'value'
+    ? byValue(paints, palette, options)
+    : byArea(paints, palette, options);
 }
 
 function byArea(
   paints: readonly DrawingPaint[],
-  palette: readonly PaletteColour[],
-): Map<string, string> {
+  palette: readonly WayColour[],
+  { touching = [] }: MappingOptions,
+): Map<string, WayColour> {
+  const neighbours = new Map<string, string[]>();
+  for (const [one, other] of touching) {
+    neighbours.set(one, [...(neighbours.get(one) ?? []), other]);
+    neighbours.set(other, [...(neighbours.get(other) ?? []), one]);
+  }
   const largest = [...paints].sort((one, other) => other.area - one.area || other.uses - one.uses);
-  const first = palette
-    .map(({ colour, share }, i) => ({ colour, share: share ?? 0, i }))
-    .sort((one, other) => other.share - one.share || one.i - other.i);
-  return new Map(largest.map(({ hex }, i) => [hex, hexFromOklab(first[i % first.length].colour)]));
+  const all = palette.reduce((sum, { share }) => sum + (share ?? 0), 0);
+  const left = palette
+    .map((colour, i) => ({
+      colour,
+      room: all > 0 ? (colour.share ?? 0) / all : 1 / palette.length,
+      isUsed: false,
+      i,
+    }))
+    .sort((one, other) => other.room - one.room || one.i - other.i);
+  const given = new Map<string, WayColour>();
+  for (const { hex, area } of largest) {
+    const beside = new Set((neighbours.get(hex) ?? []).map((other) => given.get(other)?.id));
+    // Each colour comes in once before any comes again.
+    const fresh = left.filter(({ isUsed }) => !isUsed);
+    const free = left.filter(({ colour }) => !beside.has(colour.id));
+    const among = fresh.length > 0 ? fresh : free.length > 0 ? free : left;
+    const taken = among.reduce((most, one) => (one.room > most.room + 1e-12 ? one : most));
+    taken.isUsed = true;
+    taken.room -= area;
+    given.set(hex, taken.colour);
+  }
+  return given;
 }
 
 /** The cheapest way from dark to dark up to light to light, by dynamic programming over both in their order. */
 function byValue(
   paints: readonly DrawingPaint[],
-  palette: readonly PaletteColour[],
-): Map<string, string> {
+  palette: readonly WayColour[],
+  { ends = 'free', wider }: MappingOptions,
+): Map<string, WayColour> {
   const from = [...paints].sort((one, other) => one.value - other.value);
   const to = palette
-    .map(({ colour }) => ({ colour, value: valueOfOklab(colour) }))
+    .map((one) => ({ one, value: valueOfOklab(one.colour) }))
     .sort((one, other) => one.value - other.value);
   const spread = (list: readonly { value: number }[]) => {
     const low = list[0]?.value ?? 0;
@@ -66,10 +102,17 @@ function byValue(
   );
   // Every paint counts for something, however small: a line that vanishes is missed.
   const weights = from.map(({ area }) => 0.2 / from.length + area / all);
+  const isHeld = (i: number, c: number) =>
+    ends === 'free' ||
+    from.length < 2 ||
+    ((i > 0 || c === 0) && (i < from.length - 1 || c === to.length - 1));
   const own = (i: number, c: number) =>
-    weights[i] *
-    (Math.abs(placeFrom(from[i].value) - placeTo(to[c].value)) +
-      COLOUR * oklabDistance({ ...from[i].colour, L: 0 }, { ...to[c].colour, L: 0 }));
+    isHeld(i, c)
+      ? weights[i] *
+        (Math.abs(placeFrom(from[i].value) - placeTo(to[c].value)) +
+          COLOUR * oklabDistance({ ...from[i].colour, L: 0 }, { ...to[c].one.colour, L: 0 }) -
+          WIDER * (wider?.get(to[c].one.id) ?? 0))
+      : Infinity;
   const together = (i: number) =>
     from[i].value - from[i - 1].value >= APART
       ? TOGETHER * Math.min(weights[i], weights[i - 1])
@@ -91,10 +134,10 @@ function byValue(
     costs = next;
     backs.push(back);
   }
-  const chosen = new Map<string, string>();
+  const chosen = new Map<string, WayColour>();
   let at = costs.indexOf(Math.min(...costs));
   for (let i = from.length - 1; i >= 0; i--) {
-    chosen.set(from[i].hex, hexFromOklab(to[at].colour));
+    chosen.set(from[i].hex, to[at].one);
     if (i > 0) at = backs[i - 1][at];
   }
   return chosen;
@@ -103,15 +146,15 @@ function byValue(
 /** Pairs of colours that stood apart in value by half a step and now are one, or stand nearer than that. */
 export function fallenTogether(
   paints: readonly DrawingPaint[],
-  map: ReadonlyMap<string, string>,
-  valueOf: (hex: string) => number,
+  valueNow: (hex: string) => number,
 ): [string, string][] {
   const found: [string, string][] = [];
+  const now = new Map(paints.map(({ hex }) => [hex, valueNow(hex)]));
   paints.forEach((one, i) =>
     paints.slice(i + 1).forEach((other) => {
       if (Math.abs(one.value - other.value) < APART) return;
-      const [a, b] = [one, other].map(({ hex }) => valueOf(map.get(hex) ?? hex));
-      if (Math.abs(a - b) < APART) found.push([one.hex, other.hex]);
+      if (Math.abs(now.get(one.hex)! - now.get(other.hex)!) < APART)
+        found.push([one.hex, other.hex]);
     }),
   );
   return found;

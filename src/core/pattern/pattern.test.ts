@@ -4,11 +4,9 @@ import fc from 'fast-check';
 import sharp from 'sharp';
 import { hexFromOklab, oklabFromHex } from '../colour/hex';
 import type { Oklab } from '../colour/oklab';
-import { valueOfOklab } from '../colour/value';
-import { keyColours, keyedAreas } from './areas';
+import { keyColours, readKeyed } from './keyed-rendering';
 import { DrawingError } from './drawing-error';
-import { fallenTogether, mapPaints, MAPPINGS } from './map-paints';
-import { mergedPaints, paintsOf, strayPaints } from './paints';
+import { paintsOf, strayPaints } from './paints';
 import { readDrawing, type Drawing } from './read-drawing';
 import { recoloured } from './recolour';
 
@@ -271,77 +269,10 @@ describe('near-duplicate paints', () => {
     for (const { strays } of found)
       for (const { shapes } of strays) expect(shapes.length).toBeGreaterThan(0);
   });
-
-  it('that are merged have one colour in every colourway', () => {
-    const drawing = readDrawing(text);
-    const groups = strayPaints(drawing, paintsOf(drawing));
-    const merged = readDrawing(recoloured(drawing, mergedPaints(groups)));
-    const paints = paintsOf(merged);
-    expect(strayPaints(merged, paints)).toEqual([]);
-    fc.assert(
-      fc.property(
-        fc.array(anyHex, { minLength: 1, maxLength: 8 }),
-        fc.constantFrom(...MAPPINGS),
-        (palette, by) => {
-          const map = mapPaints(
-            paints,
-            palette.map((hex) => ({ colour: oklabFromHex(hex) as Oklab, share: null })),
-            by,
-          );
-          const made = readDrawing(recoloured(merged, map));
-          for (const { hex } of made.paints) expect(palette).toContain(hex);
-          for (const { keeps, strays } of groups) {
-            const own = new Set(
-              drawing.paints.flatMap(({ hex }, i) =>
-                hex === keeps || strays.some((stray) => stray.hex === hex)
-                  ? [made.paints[i].hex]
-                  : [],
-              ),
-            );
-            expect(own.size).toBe(1);
-          }
-        },
-      ),
-    );
-  });
 });
 
-describe('a mapping', () => {
-  const paints = ['#101010', '#404040', '#808080', '#c0c0c0', '#f0f0f0'].map((hex, i) => {
-    const colour = oklabFromHex(hex) as Oklab;
-    return {
-      hex,
-      colour,
-      value: valueOfOklab(colour),
-      uses: 1,
-      area: [0.1, 0.4, 0.2, 0.25, 0.05][i],
-    };
-  });
-  const palette = ['#e8d8b0', '#203050', '#7a8a5a', '#b05a30', '#584048'].map((hex, i) => ({
-    colour: oklabFromHex(hex) as Oklab,
-    share: [0.1, 0.5, 0.2, 0.15, 0.05][i],
-  }));
-  const valueOf = (hex: string) => valueOfOklab(oklabFromHex(hex) as Oklab);
-
-  it('by value keeps the order from dark to light, and what stood apart', () => {
-    const map = mapPaints(paints, palette, 'value');
-    const values = paints.map(({ hex }) => valueOf(map.get(hex)!));
-    values.slice(1).forEach((value, i) => expect(value).toBeGreaterThanOrEqual(values[i]));
-    expect(new Set(map.values()).size).toBe(5);
-    expect(fallenTogether(paints, map, valueOf).length).toBeLessThanOrEqual(1);
-    const one = mapPaints(paints, palette.slice(0, 1), 'value');
-    expect(new Set(one.values()).size).toBe(1);
-    expect(fallenTogether(paints, one, valueOf).length).toBe(10);
-  });
-
-  it('by area gives the largest the colour with the largest share', () => {
-    const map = mapPaints(paints, palette, 'area');
-    expect(map.get('#404040')).toBe('#203050');
-    expect(map.get('#c0c0c0')).toBe('#7a8a5a');
-    expect(() => mapPaints(paints, [], 'area')).toThrow(RangeError);
-  });
-
-  it('is made of the areas as they are drawn', async () => {
+describe('a rendering in key colours', () => {
+  it('tells the areas as they are drawn', async () => {
     const drawing = readDrawing(
       svg(
         '<rect width="60" height="20" fill="#aa0000"/><rect width="30" height="20" fill="#00aa00"/><rect width="6" height="20" fill="#0000aa"/>',
@@ -353,13 +284,18 @@ describe('a mapping', () => {
       .ensureAlpha()
       .raw()
       .toBuffer({ resolveWithObject: true });
-    const areas = keyedAreas(
+    const { areas, touching, ground, bare } = readKeyed(
       { width: info.width, height: info.height, data: new Uint8ClampedArray(data) },
       keys,
     );
     expect(areas.get('#aa0000')).toBeCloseTo(0.5, 2);
     expect(areas.get('#00aa00')).toBeCloseTo(0.4, 2);
     expect(areas.get('#0000aa')).toBeCloseTo(0.1, 2);
+    expect(touching).toEqual([
+      ['#aa0000', '#00aa00'],
+      ['#00aa00', '#0000aa'],
+    ]);
+    expect([ground, bare]).toEqual([null, 0]);
     expect(paintsOf(drawing, areas)[2].area).toBeCloseTo(0.1, 2);
     expect(hexFromOklab(oklabFromHex('#aa0000') as Oklab)).toBe('#aa0000');
   });

@@ -1,10 +1,11 @@
 import { SaxesParser, type SaxesTagPlain } from 'saxes';
-import { decodeText } from './decode-text';
+import { decodeText, plainText } from './decode-text';
 import { DrawingError } from './drawing-error';
 import { isInside, isUnsafeValue, linksIn, shortened } from './links';
-import { PAINT_PROPERTIES, paintTokens } from './paint-tokens';
-import { readStyle, type StyleRemoval } from './style-paints';
+import { PAINT_PROPERTIES, paintTokens, type PaintToken } from './paint-tokens';
+import { plainStylePaints, readStyle, type StylePaint, type StyleRemoval } from './style-paints';
 import { checkUses, type UseGraph } from './use-graph';
+import { sizeOf, type DrawingSize } from './view-box';
 
 /** One place of a drawing where a colour is written. */
 export interface PaintUse {
@@ -33,6 +34,8 @@ export interface Drawing {
   text: string;
   paints: PaintUse[];
   elements: DrawingElement[];
+  /** CSS pixels, and the box of its own units that it shows. */
+  size: DrawingSize;
   /** What could run or be fetched: left out of whatever is written. */
   removals: StyleRemoval[];
 }
@@ -67,7 +70,10 @@ export function readDrawing(text: string): Drawing {
       `the drawing has ${Math.round(text.length / 1e6)} million characters; ${MAX_DRAWING_CHARACTERS / 1e6} million can be read.`,
     );
   const parser = new SaxesParser();
-  const drawing: Drawing = { text, paints: [], elements: [], removals: [] };
+  const drawing: Drawing = { text, paints: [], elements: [], removals: [], size: sizeOf({}) };
+  // A drawing writes the same few paints again and again.
+  const plainStyles = new Map<string, StylePaint[] | null>();
+  const tokensOf = new Map<string, PaintToken[]>();
   const graph: UseGraph = { ids: new Map(), uses: [] };
   const stack: { element: number; name: string; end: number; unsafe: number | null }[] = [];
   const wrong = (what: string) => new DrawingError(`line ${parser.line}: ${what}`);
@@ -97,6 +103,7 @@ export function readDrawing(text: string): Drawing {
     const start = text.lastIndexOf('<', end - 1);
     const element = drawing.elements.length;
     const above = stack.at(-1);
+    if (element === 0) drawing.size = sizeOf(tag.attributes);
     drawing.elements.push({
       name,
       label: tag.attributes['inkscape:label'] ?? tag.attributes.id ?? '',
@@ -124,7 +131,7 @@ export function readDrawing(text: string): Drawing {
     const last = text.lastIndexOf('<', closed - 1);
     const piece = text.slice(end, last);
     const style = readStyle(
-      piece.includes('<![CDATA[') ? plainly(piece, end) : decodeText(piece, end),
+      piece.includes('<![CDATA[') ? plainText(piece, end) : decodeText(piece, end),
       'stylesheet',
     );
     drawing.paints.push(...style.paints.map((paint) => ({ ...paint, element: null })));
@@ -162,9 +169,7 @@ export function readDrawing(text: string): Drawing {
       else if (takesAddress(name) && isUnsafeValue(decodeText(value, 0).text))
         remove(from - 1, from + whole.length, `the attribute ${attribute}`);
       else if (name === 'style') {
-        const style = readStyle(decodeText(value, at), 'declarationList');
-        drawing.paints.push(...style.paints.map((paint) => ({ ...paint, element: number })));
-        drawing.removals.push(...style.removals);
+        readStyleAttribute(value, at, number);
       } else if (
         PAINT_PROPERTIES.has(name) ||
         (ANIMATED.includes(name) && animatesPaint(element, tag))
@@ -172,6 +177,19 @@ export function readDrawing(text: string): Drawing {
         readPaint(name, value, at, number);
       else if (takesAddress(name)) readPaint('', value, at, number);
     }
+  }
+
+  function readStyleAttribute(value: string, at: number, element: number): void {
+    let plain = plainStyles.get(value);
+    if (plain === undefined) plainStyles.set(value, (plain = plainStylePaints(value)));
+    if (plain) {
+      for (const paint of plain)
+        drawing.paints.push({ ...paint, element, start: at + paint.start, end: at + paint.end });
+      return;
+    }
+    const style = readStyle(decodeText(value, at), 'declarationList');
+    for (const paint of style.paints) drawing.paints.push({ ...paint, element });
+    drawing.removals.push(...style.removals);
   }
 
   function readLink(element: string, number: number, from: number, whole: string, value: string) {
@@ -190,19 +208,21 @@ export function readDrawing(text: string): Drawing {
     for (const { start, end, address } of linksIn(plain))
       if (!isInside(address))
         drawing.removals.push({
-          start: from[start],
-          end: from[end],
+          start: from(start),
+          end: from(end),
           instead: 'none',
           what: `a link to ${shortened(address)}`,
         });
     if (!property) return;
-    for (const token of paintTokens(plain))
+    let tokens = tokensOf.get(plain);
+    if (tokens === undefined) tokensOf.set(plain, (tokens = paintTokens(plain)));
+    for (const token of tokens)
       drawing.paints.push({
         ...token,
         property,
         element,
-        start: from[token.start],
-        end: from[token.end],
+        start: from(token.start),
+        end: from(token.end),
       });
   }
 }
@@ -222,14 +242,6 @@ const ADDRESSED = new Set([
 const takesAddress = (name: string) => PAINT_PROPERTIES.has(name) || ADDRESSED.has(name);
 
 const localName = (name: string) => name.replace(/^.*:/, '').toLowerCase();
-
-/** CDATA stands as it is read. */
-function plainly(piece: string, offset: number) {
-  return {
-    text: piece,
-    from: Int32Array.from({ length: piece.length + 1 }, (_, i) => offset + i),
-  };
-}
 
 function animatesPaint(element: string, { attributes }: SaxesTagPlain): boolean {
   return (

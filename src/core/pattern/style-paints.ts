@@ -20,6 +20,27 @@ export interface ReadStyle {
   removals: StyleRemoval[];
 }
 
+/** Declarations without anything that would have to be parsed: no brackets, quotes, escapes or comments. */
+const PLAIN = /^[\w\s:;#.,%!-]*$/;
+const DECLARATION = /([\w-]+)\s*:([^;:]*)(?:;|$)/g;
+
+/** The paints of a plain style attribute, which can't hold anything else; null where it has to be parsed. */
+export function plainStylePaints(style: string): StylePaint[] | null {
+  if (!PLAIN.test(style) || /behavior/i.test(style)) return null;
+  const paints: StylePaint[] = [];
+  let end = 0;
+  for (const match of style.matchAll(DECLARATION)) {
+    if (style.slice(end, match.index).trim() !== '') return null;
+    end = match.index + match[0].length;
+    const property = match[1].toLowerCase();
+    if (!PAINT_PROPERTIES.has(property) && !property.startsWith('--')) continue;
+    const at = match.index + match[0].indexOf(':') + 1;
+    for (const token of paintTokens(match[2]))
+      paints.push({ ...token, property, start: at + token.start, end: at + token.end });
+  }
+  return style.slice(end).trim() === '' ? paints : null;
+}
+
 const CDATA = /<!\[CDATA\[|\]\]>/g;
 /** The paints of a style sheet, or of a style attribute, and what of it reaches outside the drawing. */
 export function readStyle(
@@ -31,7 +52,7 @@ export function readStyle(
   const paints: StylePaint[] = [];
   const removals: StyleRemoval[] = [];
   const remove = (start: number, end: number, what: string, instead = '') =>
-    removals.push({ start: from[start], end: from[end], instead, what });
+    removals.push({ start: from(start), end: from(end), instead, what });
   const tree = parse(css, {
     context,
     positions: true,
@@ -64,8 +85,8 @@ export function readStyle(
       paints.push({
         ...token,
         property: name,
-        start: from[at + token.start],
-        end: from[at + token.end],
+        start: from(at + token.start),
+        end: from(at + token.end),
       });
   }
 }
