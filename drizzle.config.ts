@@ -6,6 +6,7 @@ export default defineConfig({
     './src/server/db/schema.ts',
     './src/server/db/library-schema.ts',
     './src/server/db/shelf-schema.ts',
+    './src/server/db/pattern-schema.ts',
   ],
   out: './src/server/db/migrations',
 });

@@ -105,6 +105,8 @@ const NOUNS: Readonly<Record<string, string>> = {
   searches: 'search',
   bin: 'library',
   copies: 'copy',
+  patterns: 'pattern',
+  drawings: 'drawing',
 };
 
 /** What is not found where a parameter makes no sense: what lies in the nearest collection before it. */

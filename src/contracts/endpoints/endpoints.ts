@@ -33,6 +33,18 @@ import {
   searchAnswerSchema,
   searchRequestSchema,
 } from '../library-search';
+import { drawingHashSchema, patternContentSchema } from '../pattern';
+import {
+  binnedPatternSchema,
+  filledSchema,
+  fillRequestSchema,
+  patternCardSchema,
+  patternRevisionSchema,
+  patternSchema,
+  savePatternSchema,
+  sheetRequestSchema,
+  zipRequestSchema,
+} from '../pattern-drawing';
 import { RENDITIONS } from '../pictures';
 import { paperSchema } from '../print';
 import { platesRequestSchema } from '../plates-request';
@@ -195,6 +207,38 @@ const shelf = {
   }),
 };
 
+const patterns = {
+  listPatterns: get('/api/patterns', json(z.array(patternCardSchema))),
+  /** A drawing (SVG) or a picture of flat colours (PNG) as a new pattern. */
+  importPattern: post('/api/patterns', created(made), { body: 'bytes' }),
+  getPattern: get('/api/patterns/:id', json(patternSchema)),
+  savePattern: put('/api/patterns/:id', json(revisionAnswer), { body: savePatternSchema }),
+  deletePattern: del('/api/patterns/:id', empty),
+  restorePattern: post('/api/patterns/:id/restore', empty),
+  listPatternHistory: get('/api/patterns/:id/history', json(z.array(patternRevisionSchema))),
+  getPatternRevision: get('/api/patterns/:id/history/:revision', json(patternContentSchema), {
+    params: { revision },
+  }),
+  /** A drawing of a pattern, without what could run or be fetched. */
+  getDrawing: get('/api/patterns/:id/drawings/:hash', file, {
+    params: { hash: drawingHashSchema },
+  }),
+  /** The picture that a drawing was traced from. */
+  getTraced: get('/api/patterns/:id/drawings/:hash/picture', file, {
+    params: { hash: drawingHashSchema },
+  }),
+  /** Fills the regions between a drawing's lines: another drawing of the same pattern. */
+  fillRegions: post('/api/patterns/:id/regions', created(filledSchema), {
+    body: fillRequestSchema,
+  }),
+  printColourways: post('/api/patterns/:id/sheet', file, {
+    body: sheetRequestSchema,
+    reads: true,
+  }),
+  exportColourways: post('/api/patterns/:id/zip', file, { body: zipRequestSchema, reads: true }),
+  listPatternBin: get('/api/pattern-bin', json(z.array(binnedPatternSchema))),
+};
+
 const rest = {
   /** Plans as a PDF, each on a page, on the paper of the first. */
   printDrawings: post('/api/prints', file, { body: drawingsSchema, reads: true }),
@@ -217,6 +261,7 @@ export const endpoints = {
   ...drawers,
   ...keep,
   ...shelf,
+  ...patterns,
   ...rest,
 };
 export type Endpoints = typeof endpoints;

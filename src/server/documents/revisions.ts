@@ -5,13 +5,18 @@ import { database } from '../db/client';
 import type { Database } from '../db/open';
 import { libraryRevision } from '../db/library-schema';
 import type { studyRevision } from '../db/schema';
+import type { patternRevision } from '../db/pattern-schema';
 import type { shelfRevision } from '../db/shelf-schema';
 import { notFound } from '../errors';
 
 export type Writer = Pick<Database, 'insert' | 'delete' | 'select' | 'update' | 'execute'>;
 
 /** Tables of revisions have the same columns, whatever they are of. */
-type RevisionTable = typeof libraryRevision | typeof shelfRevision | typeof studyRevision;
+type RevisionTable =
+  | typeof libraryRevision
+  | typeof patternRevision
+  | typeof shelfRevision
+  | typeof studyRevision;
 
 /** Saves within this long of the first of them are one sitting, of which the last state is kept. */
 const SITTING_MINUTES = 10;

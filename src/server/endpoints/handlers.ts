@@ -9,6 +9,7 @@ import { drawerHandlers } from './drawers';
 import type { Handlers } from './handler';
 import { keepHandlers } from './keep';
 import { libraryHandlers } from './libraries';
+import { patternHandlers } from './patterns';
 import { pictureHandlers } from './pictures';
 import { shelfHandlers } from './shelf';
 import { studyHandlers } from './studies';
@@ -21,6 +22,7 @@ export const handlers: Handlers = {
   ...drawerHandlers,
   ...keepHandlers,
   ...shelfHandlers,
+  ...patternHandlers,
   guessRecord: () => guessRecord(),
   keepAttempt: ({ body }) => keepAttempt(body),
   printDrawings: async ({ body }) =>

@@ -1,6 +1,7 @@
 import { rm } from 'node:fs/promises';
 import { vacuumIfWorthwhile } from '../db/vacuum';
 import { emptyOld } from '../libraries/bin';
+import { emptyOldPatterns } from '../patterns/bin';
 import { outgoingFolder } from './backup';
 import { copyIfDue } from './copies';
 import { throwOld } from './incoming';
@@ -13,7 +14,7 @@ export function keepHouse(): void {
   const logged = (job: Promise<unknown>) =>
     void job.catch((error: unknown) => console.error(error));
   const round = () => {
-    for (const job of [copyIfDue(), emptyOld(), throwOld()]) logged(job);
+    for (const job of [copyIfDue(), emptyOld(), emptyOldPatterns(), throwOld()]) logged(job);
     logged(vacuumIfWorthwhile());
   };
   // What a process that was killed had begun to send belongs to nobody.

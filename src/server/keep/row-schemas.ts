@@ -8,6 +8,8 @@ import { oklabSchema } from '@/contracts/colour';
 import { provenanceSchema, readLibraryContent, swatchPartsSchema } from '@/contracts/library';
 import { librarySearchSchema } from '@/contracts/library-search';
 import { followsSchema, setsSchema, swatchChangeSchema, targetSchema } from '@/contracts/palette';
+import { readPattern } from '@/contracts/pattern';
+import { drawingFactsSchema } from '@/contracts/pattern-drawing';
 import { settingsSchema } from '@/contracts/settings';
 import { readShelf } from '@/contracts/shelf';
 import { readStudyDocument } from '@/contracts/study';
@@ -55,6 +57,9 @@ const BY_COLUMN: Readonly<Record<string, z.ZodType>> = {
   'library_revision.content': readBy(readLibraryContent),
   'shelf.content': readBy(readShelf),
   'shelf_revision.content': readBy(readShelf),
+  'pattern.content': readBy(readPattern),
+  'pattern_revision.content': readBy(readPattern),
+  'pattern_drawing.facts': drawingFactsSchema,
   'saved_search.search': readBy((stored) => librarySearchSchema.parse(stored)),
   'setting.value': readBy((stored) => settingsSchema.parse(stored)),
   'swatch.other_names': z.array(z.string().max(200)).max(20),

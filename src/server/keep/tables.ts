@@ -1,6 +1,7 @@
 import { getTableName, is } from 'drizzle-orm';
 import { getTableConfig, PgTable } from 'drizzle-orm/pg-core';
 import * as librarySchema from '../db/library-schema';
+import * as patternSchema from '../db/pattern-schema';
 import * as schema from '../db/schema';
 import * as shelfSchema from '../db/shelf-schema';
 import type { Rendition } from '@/contracts/pictures';
@@ -11,6 +12,7 @@ const APART: readonly PgTable[] = [schema.pictureBytes, schema.deskAnswers];
 const EXPORTS: readonly unknown[] = Object.values({
   ...schema,
   ...librarySchema,
+  ...patternSchema,
   ...shelfSchema,
 });
 const SCHEMAS = EXPORTS.filter(

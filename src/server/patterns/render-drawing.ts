@@ -10,7 +10,7 @@ import { recoloured } from '@/core/pattern/recolour';
 import { pictureOf, type Picture } from '@/core/picture/picture';
 
 /** Pixels along the longer side that a drawing's colours are read on. */
-const READ_SIDE = 800;
+export const READ_SIDE = 800;
 /** A drawing that takes longer (seconds) to draw is one that nobody meant to be drawn. */
 const MAX_SECONDS = 20;
 /** Dots to the inch of CSS. */

@@ -1,3 +1,4 @@
+export { drawingJob } from './drawing-job';
 export { madeJob } from './made-job';
 export { platesJob } from './plates-job';
 export { pushJob } from './push-job';

@@ -3,6 +3,7 @@ import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import { DEFAULT_SQUINT } from '@/core/picture/squint';
 import type { Picture } from '@/core/picture/picture';
+import type { DrawingJob, FilledDrawing, ReadKeyedDrawing } from './drawing-job';
 import type { ReadingJob, ReadingResult } from './job';
 import type { MadeJob } from './made-job';
 import type { MadePlates, PlatesJob } from './plates-job';
@@ -72,13 +73,11 @@ async function pictureBy(
 }
 
 const READ_SECONDS = 10;
+const DRAWING_SECONDS = 30;
 const READ_MEGABYTES = 512;
 
-/**
- * Reads a library from a text in a thread of its own, which is ended when it takes too long or too much memory:
- * then the promise is rejected with an AbortError, or with the code ERR_WORKER_OUT_OF_MEMORY.
- */
-export function runRead(job: ReadJob): Promise<ReadJobResult> {
+/** Threads of their own for what comes from strangers, which are ended when they take too long or too much memory. */
+function readers(): Piscina {
   held.prismReaders ??= started({
     filename: jobFile(),
     name: 'readJob',
@@ -87,7 +86,27 @@ export function runRead(job: ReadJob): Promise<ReadJobResult> {
     idleTimeout: 10_000,
     resourceLimits: { maxOldGenerationSizeMb: READ_MEGABYTES },
   });
-  return held.prismReaders.run(job, { signal: AbortSignal.timeout(READ_SECONDS * 1000) });
+  return held.prismReaders;
+}
+
+/**
+ * Reads a library from a text. The promise is rejected with an AbortError after too long, or with the code
+ * ERR_WORKER_OUT_OF_MEMORY.
+ */
+export function runRead(job: ReadJob): Promise<ReadJobResult> {
+  return readers().run(job, { signal: AbortSignal.timeout(READ_SECONDS * 1000) });
+}
+
+type DrawingResults = { read: ReadKeyedDrawing; trace: string; fill: FilledDrawing };
+
+/** Reads, traces or fills a drawing; rejected as `runRead` is, and with what the core throws. */
+export function runDrawing<K extends DrawingJob['kind']>(
+  job: Extract<DrawingJob, { kind: K }>,
+): Promise<DrawingResults[K]> {
+  return readers().run(job, {
+    name: 'drawingJob',
+    signal: AbortSignal.timeout(DRAWING_SECONDS * 1000),
+  });
 }
 
 /** Starts a worker and lets it read a few pixels, so that the first picture need not wait for that. */

@@ -1,0 +1,92 @@
+import type { Picture } from '@/core/picture/picture';
+import { closedRegions } from '@/core/pattern/closed-regions';
+import { fillRegions } from '@/core/pattern/fill-regions';
+import { keyColours } from '@/core/pattern/keyed-rendering';
+import { MAX_KEYED } from '@/core/pattern/keyed-rendering';
+import { readDrawing } from '@/core/pattern/read-drawing';
+import { recoloured } from '@/core/pattern/recolour';
+import { traceFlat } from '@/core/pattern/trace-flat';
+import type { DrawingSize } from '@/core/pattern/view-box';
+
+/** What a worker does with drawings: they come from strangers, so they are read in a thread that can be ended. */
+export type DrawingJob =
+  | { kind: 'read'; text: string }
+  | { kind: 'trace'; picture: Picture }
+  /** The regions between lines: `ink` is a rendering of the lines alone. */
+  | { kind: 'fill'; text: string; ink: Picture; gap: number; repeats: boolean };
+
+/** A drawing that was read, and its text in colours that a rendering can be read by. */
+export interface ReadKeyedDrawing {
+  size: DrawingSize;
+  shapes: number;
+  hexes: string[];
+  leftOut: string[];
+  /** Without what could run or be fetched. */
+  safe: string;
+  /** Null where there are too many colours to be told apart. */
+  keyed: string | null;
+}
+
+export interface FilledDrawing {
+  text: string;
+  count: number;
+  bridged: { x: number; y: number; between: [number, number] }[];
+}
+
+export type DrawingJobResult = ReadKeyedDrawing | string | FilledDrawing;
+
+/** Shapes are what is painted, not what only holds others. */
+const SHAPES = new Set([
+  'path',
+  'rect',
+  'circle',
+  'ellipse',
+  'line',
+  'polyline',
+  'polygon',
+  'text',
+  'use',
+  'image',
+]);
+const MAX_LEFT_OUT = 100;
+/** Regions smaller than this share of a drawing are left to their neighbours. */
+const SMALLEST = 2e-5;
+/** From this share of black on a pixel is a line's. */
+const INK = 90;
+
+export function drawingJob(job: DrawingJob): DrawingJobResult {
+  if (job.kind === 'trace') return traceFlat(job.picture);
+  const drawing = readDrawing(job.text);
+  if (job.kind === 'fill') return filled(job, drawing.size);
+  const hexes = [...new Set(drawing.paints.map(({ hex }) => hex))];
+  return {
+    size: drawing.size,
+    shapes: drawing.elements.filter(({ name }) => SHAPES.has(name)).length,
+    hexes,
+    leftOut: [...new Set(drawing.removals.map(({ what }) => what))].slice(0, MAX_LEFT_OUT),
+    safe: recoloured(drawing, new Map()),
+    keyed:
+      hexes.length > 0 && hexes.length <= MAX_KEYED ? recoloured(drawing, keyColours(hexes)) : null,
+  };
+}
+
+function filled(
+  { text, ink: { width, height, data }, gap, repeats }: Extract<DrawingJob, { kind: 'fill' }>,
+  { box }: DrawingSize,
+): FilledDrawing {
+  const ink = Uint8Array.from({ length: width * height }, (_, c) => {
+    const [r, g, b, alpha] = data.subarray(4 * c, 4 * c + 4);
+    // On white paper.
+    return (alpha / 255) * (255 - (r + g + b) / 3) >= INK ? 1 : 0;
+  });
+  const regions = closedRegions(ink, width, height, {
+    gap: gap * Math.max(width, height),
+    smallest: SMALLEST * width * height,
+    repeats,
+  });
+  return {
+    text: fillRegions(text, regions, { width, height }, box),
+    count: regions.sizes.length,
+    bridged: regions.bridged.map(({ x, y, between }) => ({ x: x / width, y: y / height, between })),
+  };
+}
