@@ -3,7 +3,8 @@
 import { mkdir, writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import sharp from 'sharp';
-import { GLAZES, tileSvg } from './patterns/enamel-tile';
+import { GLAZES } from './patterns/enamel-tile';
+import { PATTERNS } from './patterns/patterns';
 import type { DemoPicture } from './painter/picture';
 import { bytesOfPlate, type Plate } from './painter/plate';
 import { truthOf } from './painter/truth';
@@ -39,7 +40,8 @@ for (const picture of PICTURES) {
   console.log(`${picture.file}: ${((performance.now() - start) / 1000).toFixed(1)} s`);
 }
 const patterns = path.join(process.cwd(), 'demo/patterns');
-await writeFile(path.join(patterns, 'enamel-tile.svg'), tileSvg());
+for (const [file, drawn] of Object.entries(PATTERNS))
+  await writeFile(path.join(patterns, file), drawn());
 await writeFile(
   path.join(patterns, 'enamel-tile.truth.json'),
   JSON.stringify({ file: 'enamel-tile.svg', glazes: GLAZES }, null, 2) + '\n',

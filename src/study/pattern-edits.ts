@@ -60,7 +60,32 @@ export const addSource =
     ].slice(0, MAX_SOURCES),
   });
 
-export const useSource =
+const CHOSEN = 'chosen swatches';
+
+/** Adds single swatches to those that were chosen before. */
+export const addToSwatches =
+  (colours: readonly WayColour[], newId: () => string): Edit =>
+  (content) => {
+    const there = content.sources.find(
+      ({ kind, title, colours: own }) =>
+        kind === 'swatches' &&
+        title === CHOSEN &&
+        own.length + colours.length <= MAX_SOURCE_COLOURS,
+    );
+    if (!there)
+      return addSource({ title: CHOSEN, kind: 'swatches', colours: [...colours] }, newId)(content);
+    const fresh = colours.map((one) => ({ ...one, id: newId(), name: cutText(one.name, 200) }));
+    return {
+      ...content,
+      sources: content.sources.map((source) =>
+        source === there
+          ? { ...source, used: true, colours: [...source.colours, ...fresh] }
+          : source,
+      ),
+    };
+  };
+
+export const takeUpSource =
   (id: string, used: boolean): Edit =>
   (content) => ({
     ...content,
@@ -76,10 +101,11 @@ export const choose =
   (part: Partial<ColourwayChoice>): Edit =>
   (content) => ({
     ...content,
-    choice: mutable({ ...content.choice, ...part }),
+    choice: storedChoice({ ...content.choice, ...part }),
   });
 
-const mutable = (choice: ColourwayChoice): PatternContent['choice'] => ({
+/** A choice as it is stored. */
+export const storedChoice = (choice: ColourwayChoice): PatternContent['choice'] => ({
   ...choice,
   moves: [...choice.moves],
   held: [...choice.held],

@@ -41,8 +41,9 @@ export async function call<E extends Endpoint>(
 export async function callForFile<E extends Endpoint & { answer: { kind: 'file' } }>(
   endpoint: E,
   given: Given<E>,
+  options: RequestInit = {},
 ): Promise<Blob> {
-  const response = await send(endpoint, given, JSON.stringify(bodyIn(given)), {});
+  const response = await send(endpoint, given, JSON.stringify(bodyIn(given)), options);
   return response.blob();
 }
 

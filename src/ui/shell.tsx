@@ -12,6 +12,7 @@ const ROOMS = [
   { href: '/', title: 'Wall' },
   { href: '/drawers', title: 'Drawers' },
   { href: '/bench', title: 'Bench' },
+  { href: '/colourways', title: 'Colourways' },
 ];
 
 const SURROUND_TITLES = { paper: 'paper', grey: 'studio grey', night: 'night' };

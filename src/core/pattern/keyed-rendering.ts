@@ -1,4 +1,6 @@
 import type { Picture } from '../picture/picture';
+import type { Drawing, PaintUse } from './read-drawing';
+import { rewritten } from './recolour';
 
 /** Steps of a channel between two key colours: a renderer's rounding is less. */
 const STEP = 8;
@@ -10,21 +12,45 @@ const EDGE = 3;
 /** A colour along so much of the rim is the ground. */
 const GROUND_RIM = 0.6;
 
-/** For each colour of a drawing one that a rendering is read by: no two alike. Throws a RangeError for too many. */
-export function keyColours(hexes: readonly string[]): Map<string, string> {
-  if (hexes.length > MAX_KEYED)
-    throw new RangeError(`${hexes.length} colours; ${MAX_KEYED} can be told apart`);
-  return new Map(
-    hexes.map((hex, i) => {
-      // Neighbours in order stand far apart in colour.
-      const key = (i * 7919) % MAX_KEYED;
-      const channels = [key % SIDE, Math.floor(key / SIDE) % SIDE, Math.floor(key / SIDE ** 2)];
-      return [
-        hex,
-        `#${channels.map((channel) => (channel * STEP + STEP / 2).toString(16).padStart(2, '0')).join('')}`,
-      ];
-    }),
-  );
+/** What has one key colour in a rendering: a colour, or all stops of one gradient. */
+export interface KeyedUnit {
+  key: string;
+  /** The colours of the drawing that it stands for. */
+  hexes: string[];
+}
+
+/** A drawing written in key colours, no two alike, so that a rendering tells where each colour is. */
+export interface KeyedDrawing {
+  text: string;
+  units: KeyedUnit[];
+}
+
+/**
+ * Writes a drawing in key colours. A gradient has one for all its stops, since what lies between two of them would read as
+ * neither. Throws a RangeError for more units than can be told apart.
+ */
+export function keyedDrawing(drawing: Drawing): KeyedDrawing {
+  const units = new Map<string, KeyedUnit>();
+  const unitOf = ({ hex, property, element }: PaintUse) => {
+    const gradient =
+      property === 'stop-color' && element !== null ? drawing.elements[element].parent : null;
+    const id = gradient === null ? hex : `gradient ${gradient}`;
+    const unit = units.get(id) ?? { key: keyColour(units.size), hexes: [] };
+    if (!unit.hexes.includes(hex)) unit.hexes.push(hex);
+    units.set(id, unit);
+    return unit;
+  };
+  // Without its alpha: what is seen through would read as nothing.
+  const text = rewritten(drawing, (paint) => unitOf(paint).key);
+  return { text, units: [...units.values()] };
+}
+
+function keyColour(number: number): string {
+  if (number >= MAX_KEYED) throw new RangeError(`${MAX_KEYED} colours can be told apart`);
+  // Neighbours in order stand far apart in colour.
+  const key = (number * 7919) % MAX_KEYED;
+  const channels = [key % SIDE, Math.floor(key / SIDE) % SIDE, Math.floor(key / SIDE ** 2)];
+  return `#${channels.map((channel) => (channel * STEP + STEP / 2).toString(16).padStart(2, '0')).join('')}`;
 }
 
 /** What a rendering in key colours tells of a drawing's colours, each by its `#rrggbb`. */
@@ -39,17 +65,37 @@ export interface KeyedReading {
   bare: number;
 }
 
-/** Reads a rendering in key colours. */
-export function readKeyed(picture: Picture, keys: ReadonlyMap<string, string>): KeyedReading {
+/** Reads a rendering in key colours. What a gradient covers is shared out among its stops. */
+export function readKeyed(picture: Picture, units: readonly KeyedUnit[]): KeyedReading {
   const { width, height } = picture;
-  const hexes = [...keys.keys()];
-  const labels = keyedLabels(picture, keys);
-  const counts = new Float64Array(hexes.length);
-  const touching = new Set<number>();
+  const labels = keyedLabels(picture, units);
+  const counts = new Float64Array(units.length);
   for (const label of labels) if (label >= 0) counts[label]++;
-  const touch = (one: number, other: number) =>
-    touching.add(Math.min(one, other) * hexes.length + Math.max(one, other));
-  // Along a row or a column two colours touch where no more than an edge lies between them.
+  const all = counts.reduce((sum, count) => sum + count, 0);
+  const areas = new Map<string, number>();
+  units.forEach(({ hexes }, i) => {
+    const share = all > 0 ? counts[i] / all / hexes.length : 0;
+    for (const hex of hexes) areas.set(hex, (areas.get(hex) ?? 0) + share);
+  });
+  const { data } = picture;
+  let bare = 0;
+  for (let at = 3; at < data.length; at += 4) if (data[at] === 0) bare++;
+  return {
+    areas,
+    touching: touchingOf(labels, width, height, units),
+    ground: groundOf(labels, width, height, units),
+    bare: bare / (width * height),
+  };
+}
+
+/** Along a row or a column two colours touch where no more than an edge lies between them. */
+function touchingOf(
+  labels: Int32Array,
+  width: number,
+  height: number,
+  units: readonly KeyedUnit[],
+): [string, string][] {
+  const touching = new Set<number>();
   const walk = (first: number, step: number, length: number) => {
     let last = -1;
     let since = 0;
@@ -59,34 +105,29 @@ export function readKeyed(picture: Picture, keys: ReadonlyMap<string, string>): 
         since++;
         continue;
       }
-      if (last >= 0 && label !== last && since <= EDGE) touch(last, label);
+      if (last >= 0 && label !== last && since <= EDGE)
+        touching.add(Math.min(last, label) * units.length + Math.max(last, label));
       last = label;
       since = 0;
     }
   };
   for (let y = 0; y < height; y++) walk(y * width, 1, width);
   for (let x = 0; x < width; x++) walk(x, width, height);
-  const all = counts.reduce((sum, count) => sum + count, 0);
-  const { data } = picture;
-  let bare = 0;
-  for (let at = 3; at < data.length; at += 4) if (data[at] === 0) bare++;
-  return {
-    areas: new Map(hexes.map((hex, i) => [hex, all > 0 ? counts[i] / all : 0])),
-    touching: [...touching]
-      .sort((one, other) => one - other)
-      .map((pair) => [hexes[Math.floor(pair / hexes.length)], hexes[pair % hexes.length]]),
-    ground: groundOf(labels, width, height, hexes),
-    bare: bare / (width * height),
-  };
+  const pairs = new Map<string, [string, string]>();
+  for (const pair of [...touching].sort((one, other) => one - other))
+    for (const one of units[Math.floor(pair / units.length)].hexes)
+      for (const other of units[pair % units.length].hexes)
+        if (one !== other) pairs.set([one, other].sort().join(), [one, other]);
+  return [...pairs.values()];
 }
 
 function groundOf(
   labels: Int32Array,
   width: number,
   height: number,
-  hexes: readonly string[],
+  units: readonly KeyedUnit[],
 ): string | null {
-  const rim = new Float64Array(hexes.length);
+  const rim = new Float64Array(units.length);
   let length = 0;
   const count = (at: number) => {
     length++;
@@ -95,12 +136,12 @@ function groundOf(
   for (let x = 0; x < width; x++) [x, x + (height - 1) * width].forEach(count);
   for (let y = 1; y < height - 1; y++) [y * width, (y + 1) * width - 1].forEach(count);
   const most = rim.indexOf(Math.max(...rim));
-  return most >= 0 && rim[most] >= GROUND_RIM * length ? hexes[most] : null;
+  return most >= 0 && rim[most] >= GROUND_RIM * length ? units[most].hexes[0] : null;
 }
 
-/** For each pixel the number of its colour; −1 for an edge, what can be seen through, and what is bare. */
-function keyedLabels({ data }: Picture, keys: ReadonlyMap<string, string>): Int32Array {
-  const numbers = new Map([...keys.values()].map((key, i) => [parseInt(key.slice(1), 16), i]));
+/** For each pixel the number of its unit; −1 for an edge, what can be seen through, and what is bare. */
+function keyedLabels({ data }: Picture, units: readonly KeyedUnit[]): Int32Array {
+  const numbers = new Map(units.map(({ key }, i) => [parseInt(key.slice(1), 16), i]));
   const labels = new Int32Array(data.length / 4).fill(-1);
   for (let at = 0; at < data.length; at += 4) {
     if (data[at + 3] < 255) continue;

@@ -31,6 +31,13 @@ export function paintsOf({ paints }: Drawing, areas?: ReadonlyMap<string, number
   });
 }
 
+/** The same where only areas are known: each colour counts as written once. */
+export const paintsOfAreas = (areas: readonly (readonly [string, number])[]): DrawingPaint[] =>
+  areas.map(([hex, area]) => {
+    const colour = oklabFromHex(hex)!;
+    return { hex, colour, value: valueOfOklab(colour), uses: 1, area };
+  });
+
 /** Paints that are one to most painters and were two by accident. */
 export interface StrayGroup {
   /** The one that the others become: the largest. */

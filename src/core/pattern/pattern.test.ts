@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import sharp from 'sharp';
 import { hexFromOklab, oklabFromHex } from '../colour/hex';
 import type { Oklab } from '../colour/oklab';
-import { keyColours, readKeyed } from './keyed-rendering';
+import { keyedDrawing, readKeyed } from './keyed-rendering';
 import { DrawingError } from './drawing-error';
 import { paintsOf, strayPaints } from './paints';
 import { readDrawing, type Drawing } from './read-drawing';
@@ -278,15 +278,15 @@ describe('a rendering in key colours', () => {
         '<rect width="60" height="20" fill="#aa0000"/><rect width="30" height="20" fill="#00aa00"/><rect width="6" height="20" fill="#0000aa"/>',
       ),
     );
-    const keys = keyColours(hexes(drawing));
-    expect(new Set(keys.values()).size).toBe(3);
-    const { data, info } = await sharp(Buffer.from(recoloured(drawing, keys)), { density: 300 })
+    const keyed = keyedDrawing(drawing);
+    expect(new Set(keyed.units.map(({ key }) => key)).size).toBe(3);
+    const { data, info } = await sharp(Buffer.from(keyed.text), { density: 300 })
       .ensureAlpha()
       .raw()
       .toBuffer({ resolveWithObject: true });
     const { areas, touching, ground, bare } = readKeyed(
       { width: info.width, height: info.height, data: new Uint8ClampedArray(data) },
-      keys,
+      keyed.units,
     );
     expect(areas.get('#aa0000')).toBeCloseTo(0.5, 2);
     expect(areas.get('#00aa00')).toBeCloseTo(0.4, 2);
@@ -298,5 +298,27 @@ describe('a rendering in key colours', () => {
     expect([ground, bare]).toEqual([null, 0]);
     expect(paintsOf(drawing, areas)[2].area).toBeCloseTo(0.1, 2);
     expect(hexFromOklab(oklabFromHex('#aa0000') as Oklab)).toBe('#aa0000');
+  });
+
+  it('gives a gradient’s room to its stops, and tells a ground that runs along the rim', async () => {
+    const drawing = readDrawing(
+      svg(
+        '<linearGradient id="g"><stop offset="0" stop-color="#aa0000"/><stop offset="1" stop-color="#0000aa" stop-opacity="1"/></linearGradient><rect width="60" height="20" fill="rgba(0, 170, 0, .4)"/><rect x="15" y="5" width="30" height="10" fill="url(#g)"/>',
+      ),
+    );
+    const { text, units } = keyedDrawing(drawing);
+    const { data, info } = await sharp(Buffer.from(text), { density: 300 })
+      .ensureAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    const { areas, ground, touching } = readKeyed(
+      { width: info.width, height: info.height, data: new Uint8ClampedArray(data) },
+      units,
+    );
+    expect(areas.get('#aa0000')).toBeCloseTo(0.125, 2);
+    expect(areas.get('#0000aa')).toBeCloseTo(0.125, 2);
+    expect(areas.get('#00aa00')).toBeCloseTo(0.75, 2);
+    expect(ground).toBe('#00aa00');
+    expect(touching).toHaveLength(2);
   });
 });

@@ -1,4 +1,6 @@
-import { parse, walk, type Declaration } from 'css-tree';
+import type { Declaration } from 'css-tree';
+import parse from 'css-tree/parser';
+import walk from 'css-tree/walker';
 import type { DecodedText } from './decode-text';
 import { isInside, isUnsafeValue, linksIn, shortened } from './links';
 import { PAINT_PROPERTIES, paintTokens, type PaintToken } from './paint-tokens';

@@ -8,6 +8,8 @@ export interface Suggestion {
   colours: readonly WayColour[];
   choice: ColourwayChoice;
   map: Map<string, string>;
+  /** Laid below a drawing that has no ground. */
+  laid: string | null;
 }
 
 export interface NamedPalette {
@@ -44,7 +46,7 @@ export function suggestColourways(
           const vector = vectorOf(drawing, map, laid);
           if (vectors.some((other) => difference(vector, other) < ALIKE)) continue;
           vectors.push(vector);
-          found.push({ title: titleOf(title, by, start, turn), colours, choice, map });
+          found.push({ title: titleOf(title, by, start, turn), colours, choice, map, laid });
         }
   return found;
 }

@@ -12,7 +12,6 @@ import { withRoles } from '@/study/palette-edits';
 import { addSet } from '@/study/set-edits';
 import { libraryFrom, DEFAULT_LIBRARY_PALETTE, withoutLinks } from '@/study/library';
 import { runReading } from '@/workers/server/pool';
-import { ServiceError } from '../errors';
 import { createFolder, listFolders, moveToFolder } from '../libraries/folders';
 import { setFavourite } from '../libraries/order';
 import { keepSearch } from '../libraries/saved-searches';
@@ -24,7 +23,9 @@ import { refreshReading } from '../readings/refresh';
 import { createStudy, getStudy, restoreStudy, saveStudy } from '../studies/studies';
 import { contentOfBegun, readBegunPalettes } from './begun-palettes';
 import { withLayers, withRecipes } from './demo-recipes';
+import { seedPatterns } from './demo-patterns';
 import { readDemoShelf, seedShelf } from './demo-shelf';
+import { putBack } from './put-back';
 import { demoId, readDemoPicture, readSearches, readStory, type StoryStudy } from './story';
 
 export interface Seeding {
@@ -62,6 +63,7 @@ export async function seedDemo({ onStep, signal }: Seeding = {}): Promise<number
     for (const { name, search } of await readSearches())
       await keepSearch(name, search, demoId('search', name));
     await seedShelf();
+    await seedPatterns();
     return story.length;
   } finally {
     // Whatever was begun is brought to its end, also when it is stopped between two.
@@ -126,23 +128,6 @@ async function putLibrary(content: LibraryContent, studyId: string | null): Prom
   );
   await saveLibrary(id, was.revision, content);
   return id;
-}
-
-/** What is there under an id: as it stands, or brought back from deletion, or made. */
-async function putBack<T>(
-  get: () => Promise<T>,
-  restore: () => Promise<unknown>,
-  create: () => Promise<unknown>,
-): Promise<T> {
-  const missing = (error: unknown) => {
-    if (!(error instanceof ServiceError) || error.code !== 'not-found') throw error;
-    return null;
-  };
-  const there = await get().catch(missing);
-  if (there) return there;
-  const restored = await restore().then(() => true, missing);
-  if (!restored) await create();
-  return get();
 }
 
 async function workingCopy(pictureId: string): Promise<Picture> {

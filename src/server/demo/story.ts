@@ -74,7 +74,8 @@ export function demoFolder(): string {
  * starting the demo again finds it. A UUID of version 8 (RFC 9562) made from the name.
  */
 export function demoId(
-  kind: 'study' | 'library' | 'folder' | 'search' | 'tube' | 'stick' | 'try',
+  kind:
+    'study' | 'library' | 'folder' | 'search' | 'tube' | 'stick' | 'try' | 'pattern' | 'colourway',
   name: string,
 ): string {
   const hex = createHash('sha256').update(`bold prism demo, ${kind}: ${name}`).digest('hex');

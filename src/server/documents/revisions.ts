@@ -13,10 +13,7 @@ export type Writer = Pick<Database, 'insert' | 'delete' | 'select' | 'update' | 
 
 /** Tables of revisions have the same columns, whatever they are of. */
 type RevisionTable =
-  | typeof libraryRevision
-  | typeof patternRevision
-  | typeof shelfRevision
-  | typeof studyRevision;
+  typeof libraryRevision | typeof patternRevision | typeof shelfRevision | typeof studyRevision;
 
 /** Saves within this long of the first of them are one sitting, of which the last state is kept. */
 const SITTING_MINUTES = 10;

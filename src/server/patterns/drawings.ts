@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import sharp from 'sharp';
-import { readKeyed, keyColours } from '@/core/pattern/keyed-rendering';
+import { readKeyed } from '@/core/pattern/keyed-rendering';
 import { MAX_PAINTS } from '@/contracts/pattern';
 import {
   MAX_DRAWING_BYTES,
@@ -123,10 +123,10 @@ export async function factsOf(svg: string, kind: DrawingFacts['kind']): Promise<
 }
 
 /** Null where it can't be drawn: then colours count by how often they are written. */
-async function readingOf({ keyed, size, hexes }: ReadKeyedDrawing) {
+async function readingOf({ keyed, size }: ReadKeyedDrawing) {
   if (keyed === null) return null;
   try {
-    return readKeyed(await rendered(keyed, size, READ_SIDE), keyColours(hexes));
+    return readKeyed(await rendered(keyed.text, size, READ_SIDE), keyed.units);
   } catch {
     return null;
   }

@@ -1,12 +1,6 @@
 import sharp from 'sharp';
-import {
-  MAX_KEYED,
-  keyColours,
-  readKeyed,
-  type KeyedReading,
-} from '@/core/pattern/keyed-rendering';
+import { keyedDrawing, readKeyed, type KeyedReading } from '@/core/pattern/keyed-rendering';
 import type { Drawing } from '@/core/pattern/read-drawing';
-import { recoloured } from '@/core/pattern/recolour';
 import { pictureOf, type Picture } from '@/core/picture/picture';
 
 /** Pixels along the longer side that a drawing's colours are read on. */
@@ -57,11 +51,10 @@ function recognised(text: string): string {
 
 /** What a rendering tells of a drawing's colours; null where it can't be drawn, or has too many to be told apart. */
 export async function drawingReading(drawing: Drawing): Promise<KeyedReading | null> {
-  const hexes = [...new Set(drawing.paints.map(({ hex }) => hex))];
-  if (hexes.length === 0 || hexes.length > MAX_KEYED) return null;
-  const keys = keyColours(hexes);
+  if (drawing.paints.length === 0) return null;
   try {
-    return readKeyed(await rendered(recoloured(drawing, keys), drawing.size, READ_SIDE), keys);
+    const { text, units } = keyedDrawing(drawing);
+    return readKeyed(await rendered(text, drawing.size, READ_SIDE), units);
   } catch {
     return null;
   }

@@ -1,9 +1,8 @@
 import type { Picture } from '@/core/picture/picture';
 import { closedRegions } from '@/core/pattern/closed-regions';
 import { fillRegions } from '@/core/pattern/fill-regions';
-import { keyColours } from '@/core/pattern/keyed-rendering';
-import { MAX_KEYED } from '@/core/pattern/keyed-rendering';
-import { readDrawing } from '@/core/pattern/read-drawing';
+import { keyedDrawing, MAX_KEYED, type KeyedDrawing } from '@/core/pattern/keyed-rendering';
+import { readDrawing, type Drawing } from '@/core/pattern/read-drawing';
 import { recoloured } from '@/core/pattern/recolour';
 import { traceFlat } from '@/core/pattern/trace-flat';
 import type { DrawingSize } from '@/core/pattern/view-box';
@@ -24,7 +23,7 @@ export interface ReadKeyedDrawing {
   /** Without what could run or be fetched. */
   safe: string;
   /** Null where there are too many colours to be told apart. */
-  keyed: string | null;
+  keyed: KeyedDrawing | null;
 }
 
 export interface FilledDrawing {
@@ -66,9 +65,14 @@ export function drawingJob(job: DrawingJob): DrawingJobResult {
     leftOut: [...new Set(drawing.removals.map(({ what }) => what))].slice(0, MAX_LEFT_OUT),
     safe: recoloured(drawing, new Map()),
     keyed:
-      hexes.length > 0 && hexes.length <= MAX_KEYED ? recoloured(drawing, keyColours(hexes)) : null,
+      drawing.paints.length > 0 && unitsAtMost(drawing) <= MAX_KEYED ? keyedDrawing(drawing) : null,
   };
 }
+
+/** Colours and gradients: no fewer than there are units. */
+const unitsAtMost = ({ paints }: Drawing) =>
+  new Set(paints.map(({ hex, property, element }) => (property === 'stop-color' ? element : hex)))
+    .size;
 
 function filled(
   { text, ink: { width, height, data }, gap, repeats }: Extract<DrawingJob, { kind: 'fill' }>,

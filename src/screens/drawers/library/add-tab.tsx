@@ -11,7 +11,7 @@ import { NoteField } from '@/ui/field';
 import { Finding, Section } from '@/ui/panel-parts';
 import { typedColour } from '@/ui/typed-colour';
 import { several } from '@/ui/words';
-import { FromLibraries } from './from-libraries';
+import { FromLibraries } from '@/ui/from-libraries';
 
 /** The middle of the value scale: what a colour is made from by moving it. */
 const GREY: Oklab = { L: 0.6, a: 0, b: 0 };

@@ -6,12 +6,12 @@ import { hexFromOklab } from '@/core/colour/hex';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { Swatch } from '@/contracts/library';
 import { ALL_LIBRARIES } from '@/contracts/library-search';
-import { call } from '@/ui/api';
-import { Button } from '@/ui/button';
-import { TextField } from '@/ui/field';
-import { showError } from '@/ui/notices';
-import { Section } from '@/ui/panel-parts';
-import { queryFor } from '@/ui/queries';
+import { call } from './api';
+import { Button } from './button';
+import { TextField } from './field';
+import { showError } from './notices';
+import { Section } from './panel-parts';
+import { queryFor } from './queries';
 
 /** Libraries and swatches of each that are offered at once; more are found by words. */
 const OFFERED = 6;
@@ -19,11 +19,15 @@ const SHOWN = 24;
 
 /** Swatches of other libraries, to be taken one by one or all together. */
 export function FromLibraries({
+  title = 'From other libraries',
   except,
   onAdd,
 }: {
-  except: string;
-  onAdd: (swatches: readonly Swatch[]) => void;
+  title?: string;
+  /** The id of a library that is not offered. */
+  except?: string;
+  /** Told the swatches, of which library, and whether they are all of it. */
+  onAdd: (swatches: readonly Swatch[], library: string, all: boolean) => void;
 }) {
   const [text, setText] = useState('');
   const search = { ...ALL_LIBRARIES, text: useDeferredValue(text).slice(0, 200) };
@@ -32,15 +36,15 @@ export function FromLibraries({
   );
   const offered = data?.libraries.filter(({ id, size }) => id !== except && size > 0) ?? [];
   /** What was found may be a part of a large one. */
-  const takeAll = async (id: string) => {
+  const takeAll = async (id: string, name: string) => {
     try {
-      onAdd((await call(endpoints.getLibrary, { id })).swatches);
+      onAdd((await call(endpoints.getLibrary, { id })).swatches, name, true);
     } catch (error) {
       showError(error);
     }
   };
   return (
-    <Section title="From other libraries" aside="a click takes one">
+    <Section title={title} aside="a click takes one">
       <TextField
         label="Find a library by words"
         type="search"
@@ -52,7 +56,11 @@ export function FromLibraries({
         <div key={id} className="mt-2 border-t pt-1">
           <div className="flex items-center justify-between gap-2">
             <span className="truncate text-[15px]">{name}</span>
-            <Button weight="quiet" className="text-sm underline" onClick={() => void takeAll(id)}>
+            <Button
+              weight="quiet"
+              className="text-sm underline"
+              onClick={() => void takeAll(id, name)}
+            >
               Take all
             </Button>
           </div>
@@ -63,7 +71,7 @@ export function FromLibraries({
                 type="button"
                 aria-label={`Take ${swatch.name} of ${name}`}
                 title={swatch.name}
-                onClick={() => onAdd([swatch])}
+                onClick={() => onAdd([swatch], name, false)}
                 className="h-10"
                 style={{ background: hexFromOklab(swatch.colour) }}
               />

@@ -1,0 +1,91 @@
+'use client';
+
+import { useEffect, useRef, useState } from 'react';
+import { useDrawing, type Given } from './drawing-room';
+
+interface Props {
+  given: Given;
+  /** CSS pixels; the drawing is fitted into them. */
+  width: number;
+  height: number;
+  /** How often it is repeated along the shorter side; 1 for the motif alone. */
+  repeats?: number;
+  label: string;
+}
+
+/** The drawing in some colours at the size of a thumbnail: drawn once, so that many of them scroll as pictures do. */
+export function DrawnCanvas({ given, width, height, repeats = 1, label }: Props) {
+  const room = useDrawing();
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const [failed, setFailed] = useState(false);
+  const { worker, write, facts } = room;
+  useEffect(() => {
+    if (!worker || width < 1 || height < 1) return;
+    let stopped = false;
+    const draw = async () => {
+      const image = await imageOf(await write(given));
+      if (stopped || !canvas.current) return;
+      drawTiles(canvas.current, image, facts, { width, height }, repeats);
+      canvas.current.dataset.drawn = '';
+      setFailed(false);
+    };
+    draw().catch(() => {
+      if (!stopped) setFailed(true);
+    });
+    return () => {
+      stopped = true;
+    };
+  }, [worker, write, facts, given, width, height, repeats]);
+  return (
+    <span className="relative block" style={{ width, height }}>
+      <canvas
+        ref={canvas}
+        role="img"
+        aria-label={label}
+        className="absolute inset-0 h-full w-full"
+      />
+      {failed && (
+        <span className="absolute inset-0 bg-panel p-2 text-sm">It could not be drawn.</span>
+      )}
+    </span>
+  );
+}
+
+/** A drawing as an image that can be drawn at once. */
+export async function imageOf(blob: Blob): Promise<HTMLImageElement> {
+  const image = new Image();
+  const url = URL.createObjectURL(blob);
+  image.src = url;
+  try {
+    await image.decode();
+  } finally {
+    URL.revokeObjectURL(url);
+  }
+  return image;
+}
+
+function drawTiles(
+  canvas: HTMLCanvasElement,
+  image: HTMLImageElement,
+  tile: { width: number; height: number },
+  { width, height }: { width: number; height: number },
+  repeats: number,
+): void {
+  const density = window.devicePixelRatio || 1;
+  canvas.width = Math.round(width * density);
+  canvas.height = Math.round(height * density);
+  const context = canvas.getContext('2d');
+  if (!context) return;
+  context.scale(density, density);
+  const scale =
+    repeats === 1
+      ? Math.min(width / tile.width, height / tile.height)
+      : Math.min(width, height) / (repeats * Math.min(tile.width, tile.height));
+  const [wide, high] = [tile.width * scale, tile.height * scale];
+  if (repeats === 1) {
+    context.drawImage(image, (width - wide) / 2, (height - high) / 2, wide, high);
+    return;
+  }
+  for (let y = 0; y < height; y += high)
+    for (let x = 0; x < width; x += wide) context.drawImage(image, x, y, wide, high);
+}
