@@ -31,6 +31,8 @@ import { allRows, wipe } from './testing/all-rows';
 import { someLibrary } from './testing/many-libraries';
 import { freshDatabase } from './testing/test-database';
 import { someShelf } from './testing/some-shelf';
+import { importPattern } from './patterns/patterns';
+import { TWO_SQUARES } from './testing/some-pattern';
 import { redAndBlue } from './testing/test-pictures';
 
 let end: () => Promise<void>;
@@ -57,6 +59,7 @@ beforeAll(async () => {
   await keepSearch('Fogs', { ...ALL_LIBRARIES, text: 'fog' });
   await getShelf();
   await saveShelf(1, someShelf('a', 'b'));
+  await importPattern(Buffer.from(TWO_SQUARES), 'Squares ☂.svg');
   await saveSettings({ ...DEFAULT_SETTINGS, surround: 'night' });
   await readingsAreMade();
   await refreshStale();

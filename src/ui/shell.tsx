@@ -50,7 +50,7 @@ export function TopLine({ children }: { children?: ReactNode }) {
         {children}
       </div>
       <CopyFailure />
-      <div className="max-sm:ml-auto">
+      <div className="ml-auto">
         <SurroundChoice />
       </div>
     </header>

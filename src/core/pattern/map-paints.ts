@@ -24,6 +24,8 @@ export interface MappingOptions {
 export const APART = 0.5;
 /** What it costs, by the smaller area, when two that were apart become one colour. */
 const TOGETHER = 10;
+/** What it costs when they come nearer than they may without becoming one. */
+const NEARER = 5;
 /** How much a difference of hue and chroma counts beside a step of value. */
 const COLOUR = 1.5;
 /** What a doubling of its room is worth, in steps of value. */
@@ -113,23 +115,31 @@ function byValue(
           COLOUR * oklabDistance({ ...from[i].colour, L: 0 }, { ...to[c].one.colour, L: 0 }) -
           WIDER * (wider?.get(to[c].one.id) ?? 0))
       : Infinity;
-  const together = (i: number) =>
+  /** What it costs that a paint and the one below it come nearer than they may: no less where they become one colour. */
+  const together = (i: number, isOne: boolean) =>
     from[i].value - from[i - 1].value >= APART
-      ? TOGETHER * Math.min(weights[i], weights[i - 1])
+      ? (isOne ? TOGETHER : NEARER) * Math.min(weights[i], weights[i - 1])
       : 0;
   let costs = to.map((_, c) => (from.length > 0 ? own(0, c) : 0));
   const backs: number[][] = [];
   for (let i = 1; i < from.length; i++) {
     const next: number[] = [];
     const back: number[] = [];
+    const nearer = together(i, false);
+    // `best` is the cheapest of all colours that are darker by what paints are to stay apart.
     let [best, least] = [0, Infinity];
+    let far = 0;
     for (let c = 0; c < to.length; c++) {
-      const stays = costs[c] + together(i);
-      // `best` is the cheapest of all darker colours.
-      const [cost, source] = stays <= least ? [stays, c] : [least, best];
+      for (; far < c && to[c].value - to[far].value >= APART; far++)
+        if (costs[far] < least) [least, best] = [costs[far], far];
+      let [cost, source] = [least, best];
+      const consider = (other: number, more: number) => {
+        if (costs[other] + more < cost) [cost, source] = [costs[other] + more, other];
+      };
+      for (let near = far; near < c; near++) consider(near, nearer);
+      consider(c, together(i, true));
       next.push(cost + own(i, c));
       back.push(source);
-      if (costs[c] < least) [least, best] = [costs[c], c];
     }
     costs = next;
     backs.push(back);

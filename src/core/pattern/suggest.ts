@@ -46,14 +46,20 @@ export function suggestColourways(
           const vector = vectorOf(drawing, map, laid);
           if (vectors.some((other) => difference(vector, other) < ALIKE)) continue;
           vectors.push(vector);
-          found.push({ title: titleOf(title, by, start, turn), colours, choice, map, laid });
+          found.push({
+            title: titleOf(palettes.length > 1 ? title : '', by, start, turn),
+            colours,
+            choice,
+            map,
+            laid,
+          });
         }
   return found;
 }
 
 function titleOf(palette: string, by: string, start: Start | null, turn: number): string {
-  const turned = turn === 0 ? '' : `, hues turned ${turn}°`;
-  return `${palette}, by ${by}${start ? `, ${start}` : ''}${turned}`;
+  const turned = turn === 0 ? '' : `hues ${turn > 0 ? '+' : '−'}${Math.abs(turn)}°`;
+  return [`by ${by}`, start ?? '', turned, palette].filter(Boolean).join(', ');
 }
 
 /** The colours of a drawing's paints, each as far from others as its area is large. */

@@ -34,7 +34,7 @@ export function Colourways({ patterns: brought, bin: broughtBin }: Props) {
       setArriving(file.name);
       try {
         const { id } = await sendFile(endpoints.importPattern, {}, file);
-        if (i === files.length - 1) router.push(`/colourways/${id}`);
+        if (i === files.length - 1) router.push(`/colourways/${id}?tab=duplicates`);
       } catch (error) {
         showError(error);
       }

@@ -68,7 +68,7 @@ const drawingFile = (file: string) =>
   readFile(path.join(/*turbopackIgnore: true*/ demoFolder(), 'patterns', file));
 
 async function contentOf(
-  { file, title, note, cloth, sources, uses, kept }: DemoPattern,
+  { file, title, note, cloth, sources, uses, kept, fill }: DemoPattern,
   hash: string,
   facts: DrawingFacts,
 ): Promise<PatternContent> {
@@ -111,6 +111,8 @@ async function contentOf(
   }
   return {
     ...content,
+    // Panes are filled by proportions.
+    choice: fill === undefined ? content.choice : { ...content.choice, by: 'area' },
     sources: content.sources.map((source) => ({ ...source, used: uses.includes(source.title) })),
   };
 }

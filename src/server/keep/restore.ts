@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { sql, type SQL } from 'drizzle-orm';
 import { cutText } from '@/core/text';
+import { readPattern } from '@/contracts/pattern';
 import { readShelf } from '@/contracts/shelf';
 import type { KeptThing, Restored, RestoreOrder } from '@/contracts/keep';
 import { database } from '../db/client';
@@ -183,7 +184,7 @@ async function restoreLibraries(
     await put(tx, table, remapped(archive.rows(table), 'library_id', ids));
 }
 
-/** Folders, searches, guesses and materials that are not here; settings where none were made. */
+/** Folders, searches, guesses, materials and patterns that are not here; settings where none were made. */
 async function restoreRest(tx: DocumentWriter, archive: Archive): Promise<void> {
   await put(tx, 'folder', archive.rows('folder'), true);
   await put(tx, 'saved_search', archive.rows('saved_search'), true);
@@ -199,6 +200,31 @@ async function restoreRest(tx: DocumentWriter, archive: Archive): Promise<void> 
   );
   await put(tx, 'setting', archive.rows('setting'), true);
   await restoreShelf(tx, archive);
+  await restorePatterns(tx, archive);
+}
+
+/** Patterns that are not here, with their drawings and history; those that are stay as they are. */
+async function restorePatterns(tx: Writer, archive: Archive): Promise<void> {
+  const here = new Set(
+    (await rows<{ id: string }>(sql`select id from pattern`, tx)).map(({ id }) => id),
+  );
+  const drawn = new Set<string>();
+  for await (const { pattern_id, hash } of archive.rows('pattern_drawing'))
+    drawn.add(`${String(pattern_id)} ${String(hash)}`);
+  const ids = new Map<string, string>();
+  for await (const row of archive.rows('pattern')) {
+    const id = String(row.id);
+    if (here.has(id)) continue;
+    const { title, drawing } = readPattern(row.content);
+    if (!drawn.has(`${id} ${drawing}`)) throw damaged([`the pattern “${title}” has no drawing`]);
+    ids.set(id, id);
+  }
+  for (const [table, key] of [
+    ['pattern', 'id'],
+    ['pattern_drawing', 'pattern_id'],
+    ['pattern_revision', 'pattern_id'],
+  ] as const)
+    await put(tx, table, remapped(archive.rows(table), key, ids));
 }
 
 /** A whole shelf with its history where none is here, else what it has and the one here lacks. */

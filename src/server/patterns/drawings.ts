@@ -122,6 +122,10 @@ export async function factsOf(svg: string, kind: DrawingFacts['kind']): Promise<
   };
 }
 
+/** A drawing's text without what could run or be fetched. */
+export const withoutUnsafe = async (svg: string): Promise<string> =>
+  (await inWords(runDrawing({ kind: 'read', text: svg }), 'Nothing was changed.')).safe;
+
 /** Null where it can't be drawn: then colours count by how often they are written. */
 async function readingOf({ keyed, size }: ReadKeyedDrawing) {
   if (keyed === null) return null;

@@ -13,12 +13,14 @@ import { Select } from '@/ui/select';
 import { useSettings } from '@/ui/settings';
 import { Slider } from '@/ui/slider';
 import { Tick } from '@/ui/tick';
+import { capital, several } from '@/ui/words';
 import { ColourInHand } from './colour-in-hand';
 import { colourwayFinding } from './colourway-finding';
 import { useDrawing } from './drawing-room';
 import { dropOn } from './hand';
 import { PaintList } from './paint-list';
 import { Sources } from './sources';
+import { useDuplicates } from './use-duplicates';
 import { useChange, useContent } from './use-pattern';
 import { WayStave } from './way-stave';
 
@@ -28,15 +30,18 @@ const NONE = '';
 interface Props {
   tried: Colourway | null;
   onPoint: (paints: readonly string[] | null) => void;
+  /** Leads to the near-duplicates. */
+  onDuplicates: () => void;
 }
 
 /** The colourway that is tried: whose colours, how they go onto the drawing, and what is changed by hand. */
-export function ColoursTab({ tried, onPoint }: Props) {
+export function ColoursTab({ tried, onPoint, onDuplicates }: Props) {
   const drawing = useDrawing();
   const { settings } = useSettings();
   const change = useChange();
   const choice = useContent((content) => content.choice);
   const sources = useContent((content) => content.sources);
+  const duplicates = useDuplicates();
   const inUse = coloursInUse({ sources });
   const isPlain = JSON.stringify(choice) === JSON.stringify({ ...PLAIN_CHOICE });
   return (
@@ -46,6 +51,14 @@ export function ColoursTab({ tried, onPoint }: Props) {
           ? colourwayFinding(tried, drawing, settings.scale)
           : 'Whose colours shall it have? Take a library, a study, or single swatches.'}
       </Finding>
+      {duplicates > 0 && (
+        <p className="mb-3 border-l-3 border-ink pl-2 text-[15px] leading-snug">
+          {`${capital(several(duplicates, 'near-duplicate is', 'near-duplicates are'))} not merged: it can come out patchy. `}
+          <button type="button" className="min-h-6 underline" onClick={onDuplicates}>
+            Look at them
+          </button>
+        </p>
+      )}
       {tried && (
         <>
           <WayStave
@@ -94,7 +107,7 @@ export function ColoursTab({ tried, onPoint }: Props) {
             min={-180}
             max={180}
             step={5}
-            words={choice.turn === 0 ? 'as they are' : `${choice.turn}°`}
+            words={`${choice.turn}°`}
             onChange={(turn) => change(choose({ turn }), 'turn')}
           />
           <Fold

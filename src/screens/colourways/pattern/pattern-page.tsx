@@ -70,12 +70,12 @@ export function PatternPage({ opened, view }: Props) {
   );
 }
 
-function Room({ pattern, view: first }: { pattern: Pattern; view: PatternView }) {
+function Room({ pattern, view: opened }: { pattern: Pattern; view: PatternView }) {
   const store = usePatternState();
   const { history, saveState, undo, redo } = useStore(store);
   const room = useDrawing();
   const hand = useHand();
-  const [view, setView] = useState(first);
+  const [view, setView] = useState(opened);
   const [stage, setStage] = useState(FITTED);
   const [pointed, point] = useState<readonly string[] | null>(null);
   const look = (part: Partial<PatternView>) => setView((was) => ({ ...was, ...part }));
@@ -93,8 +93,9 @@ function Room({ pattern, view: first }: { pattern: Pattern; view: PatternView })
   const tried = useTried();
   const shown = useShown(tried);
   const original = shown.get(ORIGINAL)!;
-  // The original where nothing is tried yet, and of what was deleted.
-  const one = shown.get(view.shown || TRIED) ?? original;
+  // What is said of the drawing is looked at in the drawing; so is what was deleted, and what is not tried yet.
+  const first = view.tab === 'duplicates' || view.tab === 'lines' ? ORIGINAL : TRIED;
+  const one = shown.get(view.shown || first) ?? original;
   const other = shown.get(view.beside || ORIGINAL) ?? original;
   const given = useMemo(
     () => (pointed ? dimmed(one.given, room.painted.paints, pointed) : one.given),
@@ -169,7 +170,13 @@ function Room({ pattern, view: first }: { pattern: Pattern; view: PatternView })
           </div>
           <div className="min-h-0 grow overflow-y-auto p-3">
             {view.tab === 'duplicates' && <DuplicatesTab onPoint={point} />}
-            {view.tab === 'colours' && <ColoursTab tried={tried} onPoint={point} />}
+            {view.tab === 'colours' && (
+              <ColoursTab
+                tried={tried}
+                onPoint={point}
+                onDuplicates={() => look({ tab: 'duplicates' })}
+              />
+            )}
             {view.tab === 'lines' && <LinesTab imported={pattern.drawings[0]} />}
             {view.tab === 'export' && <ExportTab shown={one} all={shown} />}
           </div>

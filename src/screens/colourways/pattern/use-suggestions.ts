@@ -23,7 +23,8 @@ export function useSuggestions(): Offered[] {
   const { painted } = useDrawing();
   const sources = useDeferredValue(useContent((content) => content.sources));
   const choice = useDeferredValue(useContent((content) => content.choice));
-  return useMemo(() => {
+  const kept = useContent((content) => content.colourways);
+  const offered = useMemo(() => {
     const used = sources.filter((source) => source.used);
     if (used.length === 0 || painted.paints.length === 0) return [];
     const all = { title: 'all', colours: used.flatMap(({ colours }) => colours) };
@@ -44,4 +45,7 @@ export function useSuggestions(): Offered[] {
       };
     });
   }, [painted, sources, choice]);
+  // What is kept already is not offered again.
+  const known = new Set(kept.map(({ made }) => JSON.stringify(made.map)));
+  return offered.filter(({ made }) => !known.has(JSON.stringify(made.map)));
 }

@@ -46,20 +46,22 @@ export function WallCard({
         <span className="block aspect-square overflow-hidden bg-surround">
           <DrawnCanvas given={given} width={width} height={width} repeats={repeats} label="" />
         </span>
-        <Stave swatches={colours} scale={settings.scale} height={30} label={staveWords(colours)} />
-        <span className="line-clamp-2 min-h-9 px-1.5 text-sm leading-tight">{name}</span>
+        <Stave swatches={colours} scale={settings.scale} height={26} label={staveWords(colours)} />
+        <span className="line-clamp-2 min-h-[2.3rem] px-1.5 pt-0.5 text-sm leading-tight">
+          {name}
+        </span>
       </button>
       <span className="flex h-10 items-center justify-between">
         {onCompare ? (
-          <label className="flex h-10 items-center gap-1.5 px-1.5 text-sm">
+          <label className="flex h-10 min-w-10 items-center justify-center">
             <input
               type="checkbox"
               aria-label={`Compare ${name}`}
+              title="Compare"
               className="h-5 w-5 accent-ink"
               checked={compared}
               onChange={onCompare}
             />
-            compare
           </label>
         ) : (
           <span />

@@ -65,7 +65,7 @@ export function Wall({ shown, view, look }: Props) {
       </div>
       <ul
         aria-label="Wall of colourways"
-        className="grid grow auto-rows-max grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-3 overflow-y-auto p-3"
+        className="grid grow auto-rows-max grid-cols-[repeat(auto-fill,minmax(7.5rem,1fr))] gap-2 overflow-y-auto p-3"
         data-testid="wall"
       >
         {listed.map((one) => (
