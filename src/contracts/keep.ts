@@ -45,7 +45,7 @@ export const restoreOrderSchema = z.object({
   token: z.uuid(),
   studies: z.array(z.uuid()),
   libraries: z.array(z.uuid()),
-  /** Folders, kept searches and the guesses that were scored; settings too, where none were made here. */
+  /** Folders, kept searches, the guesses that were scored, and patterns; settings too, where none were made here. */
   rest: z.boolean(),
   /** The backup's settings in place of those here. */
   settings: z.boolean(),

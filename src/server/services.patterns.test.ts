@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import sharp from 'sharp';
 import { subDays } from 'date-fns';
-import { inflateSync } from 'node:zlib';
+import { eq } from 'drizzle-orm';
 import { PLAIN_CHOICE } from '@/core/pattern/colourway';
 import { oklabFromHex } from '@/core/colour/hex';
 import { patternContentSchema, type PatternContent } from '@/contracts/pattern';
@@ -28,11 +28,13 @@ import { flatPng, HOSTILE, TWO_PANES, TWO_SQUARES } from './testing/some-pattern
 import { freshDatabase } from './testing/test-database';
 
 let end: () => Promise<void>;
-beforeEach(async () => {
+beforeAll(async () => {
   end = await freshDatabase();
 });
-afterEach(() => end());
-afterAll(() => closePool());
+afterAll(async () => {
+  await end();
+  await closePool();
+});
 
 const bytes = (text: string) => Buffer.from(text);
 const colour = (id: string, hex: string) => ({
@@ -76,7 +78,7 @@ describe('a pattern', () => {
     expect(areas.get('#2040a0')).toBeCloseTo(0.25, 2);
     expect(facts.ground).toBe('#b02020');
     expect(facts.touching).toHaveLength(2);
-    const [card] = await listPatterns();
+    const card = (await listPatterns()).find((one) => one.id === opened.id);
     expect(card).toMatchObject({ title: 'two squares', colourways: 0, drawing: hash });
   });
 
@@ -89,7 +91,7 @@ describe('a pattern', () => {
     });
     const again = await getPattern(id);
     expect(again.content.colourways).toHaveLength(1);
-    expect((await listPatterns())[0].colours).toHaveLength(2);
+    expect((await listPatterns()).find((one) => one.id === id)?.colours).toHaveLength(2);
     const [now, first] = await listPatternHistory(id);
     expect(now.changed).toEqual(['merges', 'colourways']);
     expect(await patternRevisions.get(id, first.revision)).toEqual(opened.content);
@@ -102,14 +104,18 @@ describe('a pattern', () => {
     const { id } = await squares();
     await deletePattern(id);
     await expect(getPattern(id)).rejects.toMatchObject({ code: 'not-found' });
-    expect(await listPatterns()).toEqual([]);
+    const isListed = async () => (await listPatterns()).some((one) => one.id === id);
+    expect(await isListed()).toBe(false);
     expect(await listPatternBin()).toMatchObject([{ id, title: 'two squares' }]);
     await restorePattern(id);
-    expect(await listPatterns()).toHaveLength(1);
+    expect(await isListed()).toBe(true);
     await deletePattern(id);
     expect(await emptyOldPatterns()).toBe(0);
     const db = await database();
-    await db.update(pattern).set({ deletedAt: subDays(new Date(), 31) });
+    await db
+      .update(pattern)
+      .set({ deletedAt: subDays(new Date(), 31) })
+      .where(eq(pattern.id, id));
     expect(await emptyOldPatterns()).toBe(1);
     expect(await listPatternBin()).toEqual([]);
   });
@@ -153,11 +159,19 @@ describe('a file that can’t be a pattern is refused in a sentence, and nothing
     ['empty', () => Buffer.alloc(0), /empty/],
     ['no drawing', () => bytes('hello'), /neither a drawing/],
     ['not text', () => Buffer.from([0x3c, 0xff, 0xfe, 0x00]), /not UTF-8 text/],
-    ['no colours', () => bytes('<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0"/></svg>'), /has a colour/],
+    [
+      'no colours',
+      () => bytes('<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0"/></svg>'),
+      /has a colour/,
+    ],
     ['not closed', () => bytes('<svg><g>'), /not XML/],
     ['100,000 deep', () => bytes(deep), /too deep/],
     ['entities', () => bytes('<!DOCTYPE svg [<!ENTITY a "b">]><svg/>'), /entities/],
-    ['a part within itself', () => bytes('<svg><g id="a" fill="#fff"><use href="#a"/></g></svg>'), /within itself/],
+    [
+      'a part within itself',
+      () => bytes('<svg><g id="a" fill="#fff"><use href="#a"/></g></svg>'),
+      /within itself/,
+    ],
     ['50 MB', () => Buffer.alloc(50 * 1024 * 1024, 32), /larger than 20 MB/],
     ['a cut PNG', async () => (await flatPng()).subarray(0, 60), /cut short or damaged/],
     [
@@ -177,8 +191,9 @@ describe('a file that can’t be a pattern is refused in a sentence, and nothing
       /flat colours/,
     ],
   ])('%s', async (_, file, sentence) => {
+    const before = await listPatterns();
     await expect(importPattern(await file(), 'a.svg')).rejects.toThrow(sentence);
-    expect(await listPatterns()).toEqual([]);
+    expect(await listPatterns()).toEqual(before);
   });
 });
 
@@ -257,7 +272,9 @@ describe('what goes out', () => {
 
 /** How many pictures a PDF holds. */
 function imagesIn(pdf: Uint8Array): number {
-  const text = Buffer.from(pdf).toString('latin1');
-  expect(() => inflateSync(Buffer.from(''))).toThrow();
-  return text.match(/\/Subtype \/Image/g)?.length ?? 0;
+  return (
+    Buffer.from(pdf)
+      .toString('latin1')
+      .match(/\/Subtype \/Image/g)?.length ?? 0
+  );
 }

@@ -63,7 +63,8 @@ function flatLabels({ width, height, data }: Picture): { labels: Int32Array; col
       `the picture isn’t painted in flat colours: ${colours.length > MAX_FLAT ? `it has over ${MAX_FLAT}` : `only ${Math.round((100 * flat) / opaque)} % of it is flat`}.`,
     );
   const numbers = new Map(colours.map((colour, i) => [colour, i]));
-  const labels = Int32Array.from(rgb, (colour) => (colour < 0 ? -1 : (numbers.get(colour) ?? -2)));
+  const labels = new Int32Array(cells);
+  for (let c = 0; c < cells; c++) labels[c] = rgb[c] < 0 ? -1 : (numbers.get(rgb[c]) ?? -2);
   giveEdges(labels, rgb, colours, width);
   return { labels, colours };
 }

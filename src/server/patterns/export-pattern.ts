@@ -10,7 +10,7 @@ import { getSettings } from '../settings/settings';
 import { colourwaySheet, type PrintedColourway } from './colourway-sheet';
 import { outgoingColourways, type OutgoingColourway } from './kept-colourways';
 import { drawingOf, getPattern } from './patterns';
-import { renderedPng } from './render-drawing';
+import { printedPng, renderedPng } from './render-drawing';
 
 /** Pixels along the longer side of a picture on the sheet. */
 const PRINTED_SIDE = 700;
@@ -99,7 +99,7 @@ async function sheetOf(
     signal?.throwIfAborted();
     printed.push({
       ...way,
-      png: await renderedPng(way.svg, size, PRINTED_SIDE),
+      png: await printedPng(way.svg, size, PRINTED_SIDE),
       aspect: size.width / size.height,
     });
   }

@@ -28,6 +28,10 @@ export async function rendered(
 export const renderedPng = (text: string, size: { width: number; height: number }, side: number) =>
   pipeline(text, size, side).png().toBuffer();
 
+/** The same on white paper. */
+export const printedPng = (text: string, size: { width: number; height: number }, side: number) =>
+  pipeline(text, size, side).flatten({ background: '#ffffff' }).png().toBuffer();
+
 function pipeline(
   text: string,
   { width, height }: { width: number; height: number },

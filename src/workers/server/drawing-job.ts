@@ -78,11 +78,12 @@ function filled(
   { text, ink: { width, height, data }, gap, repeats }: Extract<DrawingJob, { kind: 'fill' }>,
   { box }: DrawingSize,
 ): FilledDrawing {
-  const ink = Uint8Array.from({ length: width * height }, (_, c) => {
-    const [r, g, b, alpha] = data.subarray(4 * c, 4 * c + 4);
+  const ink = new Uint8Array(width * height);
+  for (let c = 0, at = 0; c < ink.length; c++, at += 4) {
+    const light = (data[at] + data[at + 1] + data[at + 2]) / 3;
     // On white paper.
-    return (alpha / 255) * (255 - (r + g + b) / 3) >= INK ? 1 : 0;
-  });
+    if ((data[at + 3] / 255) * (255 - light) >= INK) ink[c] = 1;
+  }
   const regions = closedRegions(ink, width, height, {
     gap: gap * Math.max(width, height),
     smallest: SMALLEST * width * height,

@@ -7,7 +7,7 @@ import { Choice } from '@/ui/choice';
 import { LengthField } from '@/ui/length-field';
 import { Slider } from '@/ui/slider';
 import { useSize } from '@/ui/use-size';
-import { imageOf } from './drawn-canvas';
+import { imageOf } from './image-of';
 import { useDrawing, type Given } from './drawing-room';
 import { useScreenScale } from './use-screen-scale';
 import { useChange, useContent } from './use-pattern';

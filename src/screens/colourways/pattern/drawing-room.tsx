@@ -18,6 +18,8 @@ import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { DrawingFacts, Pattern } from '@/contracts/pattern-drawing';
 import { startDrawings, type StartedDrawings } from '@/workers/browser/start-drawings';
 import { targetsOf } from '@/study/pattern-edits';
+import { imageOf } from './image-of';
+import { asCanvas, weighed } from './thumbnails';
 import { useContent } from './use-pattern';
 
 /** What a drawing is given: what each paint becomes, and what is laid below. */
@@ -45,6 +47,8 @@ export interface DrawingRoom {
   nameOf: (paint: string) => string;
   /** The drawing as an image of its own in some colours; merged paints are one in all of them. */
   write: (given: Given) => Promise<Blob>;
+  /** The same small, to be drawn at once: mixed of its paints' weights where it is a sum of them. */
+  thumbnail: (given: Given) => Promise<CanvasImageSource>;
   /** Drawings made by filling regions are known here as soon as they are stored. */
   addDrawing: (hash: string, facts: DrawingFacts) => void;
 }
@@ -124,6 +128,14 @@ export function DrawingProvider({ pattern, children }: { pattern: Pattern; child
       async write({ map, laid }) {
         if (!ready) throw new Error('the drawing is not read yet');
         return ready.worker.drawings.write([...mapOfAll(paints, targets, map)], laid);
+      },
+      async thumbnail({ map, laid }) {
+        if (!ready) throw new Error('the drawing is not read yet');
+        const all = [...mapOfAll(paints, targets, map)];
+        const isWeighed = await weighed(ready.worker, facts);
+        return isWeighed
+          ? asCanvas(await ready.worker.drawings.mix(all, laid))
+          : imageOf(await ready.worker.drawings.write(all, laid));
       },
       addDrawing: (fresh, freshFacts) =>
         setAdded((was) => [...was, { hash: fresh, facts: freshFacts }]),

@@ -18,12 +18,12 @@ export function DrawnCanvas({ given, width, height, repeats = 1, label }: Props)
   const room = useDrawing();
   const canvas = useRef<HTMLCanvasElement>(null);
   const [failed, setFailed] = useState(false);
-  const { worker, write, facts } = room;
+  const { worker, thumbnail, facts } = room;
   useEffect(() => {
     if (!worker || width < 1 || height < 1) return;
     let stopped = false;
     const draw = async () => {
-      const image = await imageOf(await write(given));
+      const image = await thumbnail(given);
       if (stopped || !canvas.current) return;
       drawTiles(canvas.current, image, facts, { width, height }, repeats);
       canvas.current.dataset.drawn = '';
@@ -35,7 +35,7 @@ export function DrawnCanvas({ given, width, height, repeats = 1, label }: Props)
     return () => {
       stopped = true;
     };
-  }, [worker, write, facts, given, width, height, repeats]);
+  }, [worker, thumbnail, facts, given, width, height, repeats]);
   return (
     <span className="relative block" style={{ width, height }}>
       <canvas
@@ -51,22 +51,9 @@ export function DrawnCanvas({ given, width, height, repeats = 1, label }: Props)
   );
 }
 
-/** A drawing as an image that can be drawn at once. */
-export async function imageOf(blob: Blob): Promise<HTMLImageElement> {
-  const image = new Image();
-  const url = URL.createObjectURL(blob);
-  image.src = url;
-  try {
-    await image.decode();
-  } finally {
-    URL.revokeObjectURL(url);
-  }
-  return image;
-}
-
 function drawTiles(
   canvas: HTMLCanvasElement,
-  image: HTMLImageElement,
+  image: CanvasImageSource,
   tile: { width: number; height: number },
   { width, height }: { width: number; height: number },
   repeats: number,
@@ -77,6 +64,7 @@ function drawTiles(
   const context = canvas.getContext('2d');
   if (!context) return;
   context.scale(density, density);
+  context.imageSmoothingQuality = 'high';
   const scale =
     repeats === 1
       ? Math.min(width / tile.width, height / tile.height)

@@ -15,7 +15,7 @@ import { PaperSelect } from '@/ui/paper-select';
 import { Tick } from '@/ui/tick';
 import { capital, several } from '@/ui/words';
 import { useDrawing } from './drawing-room';
-import { imageOf } from './drawn-canvas';
+import { imageOf } from './image-of';
 import { ORIGINAL, TRIED } from './pattern-view';
 import type { Shown } from './use-colourways';
 import { isSaved, useContent, usePatternState } from './use-pattern';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useRef } from 'react';
-import { imageOf } from './drawn-canvas';
+import { imageOf } from './image-of';
 import { useDrawing } from './drawing-room';
 
 /** Pixels along the longer side that places are looked up on. */

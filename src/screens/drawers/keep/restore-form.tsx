@@ -134,7 +134,7 @@ export function RestoreForm({ onRestored }: { onRestored: () => void }) {
             />
           )}
           <Tick checked={rest} onChange={setRest}>
-            Folders, kept searches and scored guesses that are not here
+            Folders, kept searches, scored guesses and patterns that are not here
           </Tick>
           <Tick checked={settings} onChange={setSettings}>
             The backup’s settings in place of mine
