@@ -1,5 +1,5 @@
 import { writeFile } from 'node:fs/promises';
-import { colourwayOf, PLAIN_CHOICE } from '../src/core/pattern/colourway';
+import { colourwayOf, DEFAULT_CHOICE } from '../src/core/pattern/colourway';
 import { DrawingError } from '../src/core/pattern/drawing-error';
 import type { Mapping } from '../src/core/pattern/map-paints';
 import { mapOfAll, mergedDrawing } from '../src/core/pattern/merges';
@@ -40,7 +40,7 @@ export async function colourway(
     targets,
   );
   const colours = swatches.map((swatch, i) => ({ id: String(i), ...swatch }));
-  const way = colourwayOf(merged, colours, { ...PLAIN_CHOICE, by });
+  const way = colourwayOf(merged, colours, { ...DEFAULT_CHOICE, by });
   const map = mapOfAll(paints, targets, way.map);
   await writeFile(out, recoloured(drawing, map));
   return {

@@ -7,6 +7,7 @@ import { oklabFromHex } from '@/core/colour/hex';
 import { PAINTERS_WHEEL } from '@/core/colour/wheel';
 import type { Oklab } from '@/core/colour/oklab';
 import { GLAZES, SIDE, tileColours, tileSvg } from './patterns/enamel-tile';
+import { PATTERNS } from './patterns/patterns';
 import { PICTURES } from './scenes/pictures';
 import { demoReport, type DemoReport, type PictureReport } from './testing/report';
 
@@ -158,6 +159,8 @@ describe('the tile', () => {
     expect(tileColours().sort()).toEqual(groups.flat().sort());
     const file = path.join(process.cwd(), 'demo/patterns/enamel-tile.svg');
     expect(await readFile(file, 'utf8')).toBe(tileSvg());
+    for (const [name, drawn] of Object.entries(PATTERNS))
+      expect(await readFile(path.join(path.dirname(file), name), 'utf8')).toBe(drawn());
     const labOf = (hex: string) => labFromOklab(oklabFromHex(hex) as Oklab);
     const between = (one: string, other: string) => ciede2000(labOf(one), labOf(other));
     groups.forEach((group, g) => {

@@ -141,6 +141,24 @@ async function inMedia(page: Page, check: (where: string) => Promise<void>): Pro
   }
 }
 
+/** All patterns, and one of them in every part of the work and however it is looked at. */
+async function onColourways(page: Page, check: (where: string) => Promise<void>): Promise<void> {
+  await page.goto(`${app.url}/colourways`);
+  await expect(page.getByRole('list', { name: 'Patterns' })).toBeVisible();
+  await check('Colourways');
+  await page.getByRole('link', { name: /Enamel tile/ }).click();
+  await expect(page.getByTestId('drawing')).toBeVisible();
+  for (const part of ['near-duplicates', 'colours', 'lines', 'export']) {
+    await choose(page, 'Part of the work', part);
+    await expect(page.getByTestId('finding')).toBeVisible();
+    await check(`a pattern, ${part}`);
+  }
+  for (const way of ['wall', 'side by side', 'as cloth']) {
+    await choose(page, 'How it is looked at', way);
+    await check(`a pattern, ${way}`);
+  }
+}
+
 test('a surround that is chosen is the whole page’s', async ({ page }) => {
   await page.goto(app.url);
   for (const [surround, title] of Object.entries(SURROUND_TITLES)) {
@@ -238,6 +256,10 @@ test('no violation in the Drawers and where nothing is, on any surround', async 
   await expect(page.getByRole('region', { name: 'Its neighbours' })).toBeVisible();
   await hasNoViolation(page, 'a library');
   await isNeutral(page);
+  await onColourways(page, async (where) => {
+    await hasNoViolation(page, where);
+    await isNeutral(page);
+  });
   await page.goto(`${app.url}/nowhere`);
   await hasNoViolation(page, 'not found');
   await onBench(page, (where) => hasNoViolation(page, where));
@@ -302,6 +324,7 @@ for (const size of SIZES)
     await expect(page.getByRole('slider', { name: 'Lighter or darker' })).toBeVisible();
     await check('a library');
     await onBench(page, check);
+    await onColourways(page, check);
     await openStudy(page, app.url, 'Lower station, rain at dusk');
     for (const step of ['Look', 'Values', 'Colours', 'Hidden', 'Palette', 'Mix'] as const) {
       await toStep(page, step);

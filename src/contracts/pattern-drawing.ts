@@ -62,8 +62,6 @@ export const savePatternSchema = z.object({
   content: patternContentSchema,
 });
 
-export const newerPatternSchema = patternSchema;
-
 /** A pattern as it stands among others. */
 export const patternCardSchema = z.object({
   id: z.uuid(),

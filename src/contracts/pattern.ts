@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { ENDS_HELD, MAPPINGS } from '@/core/pattern/map-paints';
 import { REPEATS } from '@/core/pattern/repeat';
 import { MAX_LIGHTER, MAX_WIDER, STARTS } from '@/core/pattern/way-colours';
-import { PLAIN_CHOICE } from '@/core/pattern/colourway';
+import { DEFAULT_CHOICE } from '@/core/pattern/colourway';
 import { MAX_INKS, MIN_INKS } from '@/core/mixing/inks';
 import {
   DEFAULT_DUPLICATE_THRESHOLD,
@@ -132,7 +132,7 @@ export function newPattern(title: string, drawing: string): PatternContent {
     threshold: DEFAULT_DUPLICATE_THRESHOLD,
     merges: [],
     sources: [],
-    choice: { ...PLAIN_CHOICE, moves: [], held: [] },
+    choice: { ...DEFAULT_CHOICE, moves: [], held: [] },
     colourways: [],
     cloth: { repeat: 'straight', centimetres: 12 },
   };

@@ -2,12 +2,13 @@ import { createHash } from 'node:crypto';
 import sharp from 'sharp';
 import { subDays } from 'date-fns';
 import { eq } from 'drizzle-orm';
-import { PLAIN_CHOICE } from '@/core/pattern/colourway';
+import { DEFAULT_CHOICE } from '@/core/pattern/colourway';
 import { oklabFromHex } from '@/core/colour/hex';
 import { patternContentSchema, type PatternContent } from '@/contracts/pattern';
 import { keepColourway, mergeGroups } from '@/study/pattern-edits';
 import { closePool } from '@/workers/server/pool';
 import { database } from './db/client';
+import { ServiceError } from './errors';
 import { pattern } from './db/pattern-schema';
 import { unzipped } from './files/zips';
 import { patternHandlers } from './endpoints/patterns';
@@ -51,7 +52,7 @@ const withGreen = (content: PatternContent): PatternContent =>
     name: 'Green and cream',
     favourite: false,
     made: {
-      choice: { ...PLAIN_CHOICE, moves: [], held: [] },
+      choice: { ...DEFAULT_CHOICE, moves: [], held: [] },
       colours: [colour('a', '#206030'), colour('b', '#f0e8c8')],
       map: [
         ['#b02020', '#206030'],
@@ -192,7 +193,9 @@ describe('a file that can’t be a pattern is refused in a sentence, and nothing
     ],
   ])('%s', async (_, file, sentence) => {
     const before = await listPatterns();
-    await expect(importPattern(await file(), 'a.svg')).rejects.toThrow(sentence);
+    const refused = importPattern(await file(), 'a.svg');
+    await expect(refused).rejects.toThrow(sentence);
+    await expect(refused).rejects.toBeInstanceOf(ServiceError);
     expect(await listPatterns()).toEqual(before);
   });
 });

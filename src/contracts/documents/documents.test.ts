@@ -7,6 +7,7 @@ import {
   readLibraryContent,
   storedLibrary,
 } from '../library';
+import { patternContentSchema, patternDocuments, readPattern, storedPattern } from '../pattern';
 import { readShelf, shelfContentSchema, shelfDocuments, storedShelf } from '../shelf';
 import { newDocument, readStudyDocument, studyDocuments, studyDocumentSchema } from '../study';
 import { mergePolicyOf, type MergePolicy } from './merge-policy';
@@ -135,6 +136,31 @@ describe('how documents are merged', () => {
     ]);
   });
 
+  it('is said of every key of a pattern', () => {
+    expect(walk(mergePolicyOf(patternContentSchema))).toEqual([
+      'title: one',
+      'note: one',
+      'drawing: one',
+      'threshold: one',
+      'merges: byId',
+      'merges[].id: one',
+      'merges[].into: one',
+      'sources: byId',
+      'sources[].id: one',
+      'sources[].title: one',
+      'sources[].kind: one',
+      'sources[].used: one',
+      'sources[].colours: one',
+      'choice: one',
+      'colourways: byId',
+      'colourways[].id: one',
+      'colourways[].name: one',
+      'colourways[].favourite: one',
+      'colourways[].made: one',
+      'cloth: one',
+    ]);
+  });
+
   it('is said of every key of a shelf', () => {
     expect(walk(mergePolicyOf(shelfContentSchema))).toEqual([
       'owner: one',
@@ -231,11 +257,21 @@ describe('documents of every version', () => {
     expect(readShelf(storedShelf(content))).toEqual(content);
   });
 
+  it.each(names.filter((name) => name.startsWith('pattern-')))('are opened: %s', (name) => {
+    const stored = fixture(name) as { title: string; colourways: { id: string }[] };
+    const content = readPattern(stored);
+    expect(content.title).toBe(stored.title);
+    expect(content.colourways.map(({ id }) => id)).toEqual(stored.colourways.map(({ id }) => id));
+    expect(content.colourways.length).toBeGreaterThan(0);
+    expect(readPattern(storedPattern(content))).toEqual(content);
+  });
+
   it('are kept of each version there was', () => {
     const kinds: [string, VersionedDocument<unknown>][] = [
       ['study', studyDocuments],
       ['library', libraryDocuments as VersionedDocument<unknown>],
       ['shelf', shelfDocuments as VersionedDocument<unknown>],
+      ['pattern', patternDocuments as VersionedDocument<unknown>],
     ];
     for (const [kind, documents] of kinds)
       for (let version = 1; version <= newestVersion(documents); version++)

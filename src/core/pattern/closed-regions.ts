@@ -1,3 +1,4 @@
+import { DrawingError } from './drawing-error';
 import { connectedComponents } from '../raster/connected-components';
 import { disjointSets, findRoot } from '../raster/disjoint-sets';
 import { spreadWave } from '../raster/wavefront';
@@ -23,7 +24,7 @@ export interface RegionOptions {
 
 /**
  * The regions between lines (`ink` is 1 on a line, row by row). What is further from any line than half a gap belongs to a region for
- * sure; from there they grow, and where two meet on bare paper there is a gap, which is bridged. Throws a RangeError where
+ * sure; from there they grow, and where two meet on bare paper there is a gap, which is bridged. Throws a DrawingError where
  * there is no paper.
  */
 export function closedRegions(
@@ -33,7 +34,7 @@ export function closedRegions(
   { gap, smallest, repeats }: RegionOptions,
 ): ClosedRegions {
   const cells = width * height;
-  if (!ink.includes(0)) throw new RangeError('there is nothing between the lines');
+  if (!ink.includes(0)) throw new DrawingError('there is nothing between the lines.');
   const steps = distanceToInk(ink, width, cells);
   const sure = filledBy(cells, (c) => (2 * steps[c] > gap + 1 ? 1 : 0));
   const { labels: cores, size } = connectedComponents(sure, width, height, 0);

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { hexFromOklab, oklabFromHex } from '../colour/hex';
 import { oklchFromOklab } from '../colour/oklab';
 import { valueOfOklab } from '../colour/value';
-import { colourwayOf, PLAIN_CHOICE, type PaintedDrawing } from './colourway';
+import { colourwayOf, DEFAULT_CHOICE, type PaintedDrawing } from './colourway';
 import { limitInks } from './ink-limit';
 import { mapOfAll, mergedDrawing, mergeTargets } from './merges';
 import { MAX_SUGGESTIONS, suggestColourways } from './suggest';
@@ -23,28 +23,28 @@ const move = (colour: string) => ({ colour, turn: 0, lighter: 0, wider: 0, inste
 
 describe('a colourway', () => {
   it('by value keeps the order from dark to light, and what stood apart', () => {
-    const { map, fallen } = colourwayOf(drawing, palette, PLAIN_CHOICE);
+    const { map, fallen } = colourwayOf(drawing, palette, DEFAULT_CHOICE);
     const values = paints.map(({ hex }) => valueOf(map.get(hex)!));
     values.slice(1).forEach((value, i) => expect(value).toBeGreaterThanOrEqual(values[i]));
     expect(new Set(map.values()).size).toBe(5);
     expect(fallen.length).toBeLessThanOrEqual(1);
-    const one = colourwayOf(drawing, palette.slice(0, 1), PLAIN_CHOICE);
+    const one = colourwayOf(drawing, palette.slice(0, 1), DEFAULT_CHOICE);
     expect(new Set(one.map.values()).size).toBe(1);
     expect(one.fallen).toHaveLength(10);
   });
 
   it('says first which of the fallen touch', () => {
     const touching = [['#808080', '#f0f0f0'] as const];
-    const { fallen } = colourwayOf({ ...drawing, touching }, palette.slice(0, 1), PLAIN_CHOICE);
+    const { fallen } = colourwayOf({ ...drawing, touching }, palette.slice(0, 1), DEFAULT_CHOICE);
     expect(fallen[0]).toEqual({ pair: ['#808080', '#f0f0f0'], touch: true });
     expect(fallen.slice(1).every(({ touch }) => !touch)).toBe(true);
   });
 
   it('by area gives the largest the colour with the largest share', () => {
-    const { map } = colourwayOf(drawing, palette, { ...PLAIN_CHOICE, by: 'area' });
+    const { map } = colourwayOf(drawing, palette, { ...DEFAULT_CHOICE, by: 'area' });
     expect(map.get('#404040')).toBe('#203050');
     expect(map.get('#c0c0c0')).toBe('#7a8a5a');
-    expect(() => colourwayOf(drawing, [], PLAIN_CHOICE)).toThrow(RangeError);
+    expect(() => colourwayOf(drawing, [], DEFAULT_CHOICE)).toThrow(RangeError);
   });
 
   it('by area comes near the shares where there are many paints', () => {
@@ -60,7 +60,7 @@ describe('a colourway', () => {
       touching: [],
       ground: null,
     };
-    const { colours } = colourwayOf(painted, palette, { ...PLAIN_CHOICE, by: 'area' });
+    const { colours } = colourwayOf(painted, palette, { ...DEFAULT_CHOICE, by: 'area' });
     for (const { id, share } of colours)
       expect(share).toBeCloseTo(palette.find((one) => one.id === id)!.share!, 2);
   });
@@ -75,7 +75,7 @@ describe('a colourway', () => {
             (_, i) => `#${(20 * i + 10).toString(16).padStart(2, '0')}8040`,
           ),
         );
-        const { of } = colourwayOf(painted, colours, { ...PLAIN_CHOICE, by: 'area' });
+        const { of } = colourwayOf(painted, colours, { ...DEFAULT_CHOICE, by: 'area' });
         for (const [one, other] of painted.touching) expect(of.get(one)).not.toBe(of.get(other));
       }),
     );
@@ -98,7 +98,7 @@ describe('a colourway', () => {
     fc.assert(
       fc.property(anyPainted, anyPalette, (painted, colours) => {
         fc.pre(painted.paints.length > 1);
-        const { map } = colourwayOf(painted, colours, { ...PLAIN_CHOICE, ends: 'fixed' });
+        const { map } = colourwayOf(painted, colours, { ...DEFAULT_CHOICE, ends: 'fixed' });
         const values = colours.map(({ colour }) => valueOf(hexFromOklab(colour)));
         const sorted = [...painted.paints].sort((one, other) => one.value - other.value);
         expect(valueOf(map.get(sorted[0].hex)!)).toBeCloseTo(Math.min(...values), 1);
@@ -111,9 +111,9 @@ describe('a colourway', () => {
     fc.assert(
       fc.property(anyPainted, anyPalette, fc.nat(7), (painted, colours, at) => {
         const { id } = colours[at % colours.length];
-        const before = colourwayOf(painted, colours, PLAIN_CHOICE);
+        const before = colourwayOf(painted, colours, DEFAULT_CHOICE);
         const after = colourwayOf(painted, colours, {
-          ...PLAIN_CHOICE,
+          ...DEFAULT_CHOICE,
           moves: [{ ...move(id), wider: 2 }],
         });
         // Every paint counts for a little more than its area.
@@ -128,7 +128,7 @@ describe('a colourway', () => {
 
   it('holds what is held, keeps what keeps its own, and gives the ground its colour', () => {
     const way = colourwayOf(drawing, palette, {
-      ...PLAIN_CHOICE,
+      ...DEFAULT_CHOICE,
       held: [
         { paint: '#101010', colour: 'c0' },
         { paint: '#c0c0c0', colour: null },
@@ -141,17 +141,17 @@ describe('a colourway', () => {
     expect(way.laid).toBeNull();
     expect(way.colours.find(({ id }) => id === '#c0c0c0')?.share).toBeCloseTo(0.25, 9);
     const bare = colourwayOf({ ...drawing, ground: null }, palette, {
-      ...PLAIN_CHOICE,
+      ...DEFAULT_CHOICE,
       ground: 'c3',
     });
     expect(bare.laid).toBe('#b05a30');
   });
 
   it('gives the shapes of a colour that is left out to the nearest, or to the one put there', () => {
-    const before = colourwayOf(drawing, palette, PLAIN_CHOICE);
+    const before = colourwayOf(drawing, palette, DEFAULT_CHOICE);
     const [paint] = paints.filter(({ hex }) => before.of.get(hex) === 'c1');
     const without = (instead: 'nearest' | { id: string }) =>
-      colourwayOf(drawing, palette, { ...PLAIN_CHOICE, moves: [{ ...move('c1'), instead }] });
+      colourwayOf(drawing, palette, { ...DEFAULT_CHOICE, moves: [{ ...move('c1'), instead }] });
     expect(without('nearest').map.get(paint.hex)).toBe('#584048');
     expect(without({ id: 'c3' }).map.get(paint.hex)).toBe('#b05a30');
     // Nothing else moves.
@@ -159,7 +159,7 @@ describe('a colourway', () => {
       if (before.of.get(hex) !== 'c1')
         expect(without({ id: 'c3' }).map.get(hex)).toBe(before.map.get(hex));
     const round = colourwayOf(drawing, palette, {
-      ...PLAIN_CHOICE,
+      ...DEFAULT_CHOICE,
       moves: [
         { ...move('c1'), instead: { id: 'c3' } },
         { ...move('c3'), instead: { id: 'c1' } },
@@ -170,7 +170,7 @@ describe('a colourway', () => {
 
   it('that is limited to inks has these, the paper, and what they make over each other', () => {
     const three = (overprint: boolean) =>
-      colourwayOf(drawing, palette, { ...PLAIN_CHOICE, inks: 2, overprint });
+      colourwayOf(drawing, palette, { ...DEFAULT_CHOICE, inks: 2, overprint });
     const plain = three(false);
     expect(plain.inks?.inks).toHaveLength(2);
     expect(plain.inks?.paper.id).toBe('c0');
@@ -266,7 +266,7 @@ describe('colourways that are offered', () => {
       { title: 'all', colours: palette },
       { title: 'three', colours: palette.slice(0, 3) },
     ];
-    const offered = suggestColourways(drawing, palettes, PLAIN_CHOICE);
+    const offered = suggestColourways(drawing, palettes, DEFAULT_CHOICE);
     expect(offered).toHaveLength(MAX_SUGGESTIONS);
     expect(new Set(offered.map(({ map }) => [...map.values()].join())).size).toBe(MAX_SUGGESTIONS);
     for (const { colours, choice, map } of offered)
@@ -277,7 +277,7 @@ describe('colourways that are offered', () => {
   it('keep what is held', () => {
     const held = [{ paint: '#808080', colour: null }];
     for (const { map } of suggestColourways(drawing, [{ title: 'all', colours: palette }], {
-      ...PLAIN_CHOICE,
+      ...DEFAULT_CHOICE,
       held,
     }))
       expect(map.get('#808080')).toBe('#808080');

@@ -26,7 +26,7 @@ export interface ColourwayChoice {
   tints: boolean;
 }
 
-export const PLAIN_CHOICE: ColourwayChoice = {
+export const DEFAULT_CHOICE: ColourwayChoice = {
   by: 'value',
   ends: 'free',
   start: null,

@@ -93,7 +93,7 @@ describe('the regions between lines', () => {
     ]);
     const { sizes } = closedRegions(ink, width, height, { ...options, smallest: 3 });
     expect(sizes).toEqual([42, 7]);
-    expect(() => closedRegions(new Uint8Array(9).fill(1), 3, 3, options)).toThrow(RangeError);
+    expect(() => closedRegions(new Uint8Array(9).fill(1), 3, 3, options)).toThrow(DrawingError);
   });
 
   it('are filled below the lines, every other byte as it was', async () => {

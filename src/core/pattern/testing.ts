@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { oklabFromHex } from '../colour/hex';
 import { valueOfOklab } from '../colour/value';
-import { PLAIN_CHOICE, type ColourwayChoice, type PaintedDrawing } from './colourway';
+import { DEFAULT_CHOICE, type ColourwayChoice, type PaintedDrawing } from './colourway';
 import { MAPPINGS } from './map-paints';
 import type { DrawingPaint } from './paints';
 import { STARTS, type WayColour } from './way-colours';
@@ -61,4 +61,4 @@ export const anyChoice: fc.Arbitrary<ColourwayChoice> = fc
     turn: fc.integer({ min: -180, max: 180 }),
     tints: fc.boolean(),
   })
-  .map((choice) => ({ ...PLAIN_CHOICE, ...choice }));
+  .map((choice) => ({ ...DEFAULT_CHOICE, ...choice }));

@@ -13,7 +13,7 @@ export interface DrawingSize {
   box: ViewBox;
 }
 
-const LENGTH = /^\s*([-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?)\s*(px|pt|pc|mm|cm|in|q)?\s*$/i;
+const LENGTH = /^([-+]?(?:\d+(?:\.\d*)?|\.\d+)(?:e[-+]?\d+)?)(px|pt|pc|mm|cm|in|q)?$/i;
 /** CSS pixels of a unit. */
 const UNITS: Readonly<Record<string, number>> = {
   px: 1,
@@ -53,7 +53,7 @@ export function sizeOf(attributes: Readonly<Record<string, string>>): DrawingSiz
 }
 
 function lengthOf(text: string | undefined): number | null {
-  const match = LENGTH.exec(text ?? '');
+  const match = LENGTH.exec((text ?? '').trim());
   if (!match) return null;
   const length = Number(match[1]) * UNITS[(match[2] ?? 'px').toLowerCase()];
   return length > 0 ? length : null;

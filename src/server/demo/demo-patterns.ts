@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { z } from 'zod';
-import { colourwayOf, PLAIN_CHOICE, type PaintedDrawing } from '@/core/pattern/colourway';
+import { colourwayOf, DEFAULT_CHOICE, type PaintedDrawing } from '@/core/pattern/colourway';
 import { mergedDrawing } from '@/core/pattern/merges';
 import { paintsOfAreas } from '@/core/pattern/paints';
 import { newPattern, patternContentSchema, type PatternContent } from '@/contracts/pattern';
@@ -100,7 +100,7 @@ async function contentOf(
     const colours = content.sources
       .filter((source) => from.includes(source.title))
       .flatMap((source) => source.colours);
-    const choice = { ...PLAIN_CHOICE, moves: [], held: [], ...part };
+    const choice = { ...DEFAULT_CHOICE, moves: [], held: [], ...part };
     const { map, laid } = colourwayOf(merged, colours, choice);
     content = keepColourway({
       id: demoId('colourway', `${file}, ${name}`),

@@ -7,7 +7,7 @@ import {
   MAX_TRACED_PIXELS,
   type DrawingFacts,
 } from '@/contracts/pattern-drawing';
-import type { ReadKeyedDrawing } from '@/workers/server/drawing-job';
+import type { ReadKeyedDrawing, RefusedDrawing } from '@/workers/server/drawing-job';
 import { runDrawing } from '@/workers/server/pool';
 import { ServiceError } from '../errors';
 import { rendered, READ_SIDE } from './render-drawing';
@@ -166,26 +166,20 @@ export async function filledDrawing(
   };
 }
 
-/** What a worker refuses, as a sentence. It comes from another thread: what it is an instance of is not what that is called here. */
-async function inWords<T>(result: Promise<T>, kept = NOTHING_KEPT): Promise<T> {
-  try {
-    return await result;
-  } catch (error) {
-    const { name, message, code } = error as Error & { code?: string };
-    if (name === 'DrawingError') {
-      const sentence = message.charAt(0).toUpperCase() + message.slice(1);
-      throw new ServiceError('unreadable', `${sentence} ${kept}`, 422);
-    }
-    if (name === 'RangeError' && /between the lines/.test(message))
-      throw new ServiceError('no-regions', `There is nothing between the lines. ${kept}`, 422);
-    if (name === 'AbortError' || code === 'ERR_WORKER_OUT_OF_MEMORY')
+/** What a worker made of a drawing; what it refuses is thrown as a sentence, with what was kept. */
+async function inWords<T>(result: Promise<T | RefusedDrawing>, kept = NOTHING_KEPT): Promise<T> {
+  const made = await result.catch((error: Error & { code?: string }) => {
+    if (error.name === 'AbortError' || error.code === 'ERR_WORKER_OUT_OF_MEMORY')
       throw new ServiceError(
         'too-much',
         `The drawing takes too long or too much memory to read. ${kept}`,
         422,
       );
     throw error;
-  }
+  });
+  if (typeof made !== 'object' || made === null || !('refused' in made)) return made as T;
+  const sentence = made.refused.charAt(0).toUpperCase() + made.refused.slice(1);
+  throw new ServiceError('unreadable', `${sentence} ${kept}`, 422);
 }
 
 const hashOf = (svg: string) => createHash('sha256').update(svg).digest('hex');

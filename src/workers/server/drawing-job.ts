@@ -1,5 +1,6 @@
 import type { Picture } from '@/core/picture/picture';
 import { closedRegions } from '@/core/pattern/closed-regions';
+import { DrawingError } from '@/core/pattern/drawing-error';
 import { fillRegions } from '@/core/pattern/fill-regions';
 import { keyedDrawing, MAX_KEYED, type KeyedDrawing } from '@/core/pattern/keyed-rendering';
 import { readDrawing, type Drawing } from '@/core/pattern/read-drawing';
@@ -32,7 +33,12 @@ export interface FilledDrawing {
   bridged: { x: number; y: number; between: [number, number] }[];
 }
 
-export type DrawingJobResult = ReadKeyedDrawing | string | FilledDrawing;
+/** Why a drawing can't be read, in a sentence: an error's kind is lost between threads. */
+export interface RefusedDrawing {
+  refused: string;
+}
+
+export type DrawingJobResult = ReadKeyedDrawing | string | FilledDrawing | RefusedDrawing;
 
 /** Shapes are what is painted, not what only holds others. */
 const SHAPES = new Set([
@@ -54,6 +60,15 @@ const SMALLEST = 2e-5;
 const INK = 90;
 
 export function drawingJob(job: DrawingJob): DrawingJobResult {
+  try {
+    return done(job);
+  } catch (error) {
+    if (error instanceof DrawingError) return { refused: error.message };
+    throw error;
+  }
+}
+
+function done(job: DrawingJob): Exclude<DrawingJobResult, RefusedDrawing> {
   if (job.kind === 'trace') return traceFlat(job.picture);
   const drawing = readDrawing(job.text);
   if (job.kind === 'fill') return filled(job, drawing.size);

@@ -3,7 +3,7 @@ import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import { DEFAULT_SQUINT } from '@/core/picture/squint';
 import type { Picture } from '@/core/picture/picture';
-import type { DrawingJob, FilledDrawing, ReadKeyedDrawing } from './drawing-job';
+import type { DrawingJob, FilledDrawing, ReadKeyedDrawing, RefusedDrawing } from './drawing-job';
 import type { ReadingJob, ReadingResult } from './job';
 import type { MadeJob } from './made-job';
 import type { MadePlates, PlatesJob } from './plates-job';
@@ -99,10 +99,10 @@ export function runRead(job: ReadJob): Promise<ReadJobResult> {
 
 type DrawingResults = { read: ReadKeyedDrawing; trace: string; fill: FilledDrawing };
 
-/** Reads, traces or fills a drawing; rejected as `runRead` is, and with what the core throws. */
+/** Reads, traces or fills a drawing, or says why it can't; rejected as `runRead` is. */
 export function runDrawing<K extends DrawingJob['kind']>(
   job: Extract<DrawingJob, { kind: K }>,
-): Promise<DrawingResults[K]> {
+): Promise<DrawingResults[K] | RefusedDrawing> {
   return readers().run(job, {
     name: 'drawingJob',
     signal: AbortSignal.timeout(DRAWING_SECONDS * 1000),

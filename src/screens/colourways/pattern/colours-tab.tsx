@@ -5,7 +5,7 @@ import { ENDS_HELD, MAPPINGS } from '@/core/pattern/map-paints';
 import { STARTS } from '@/core/pattern/way-colours';
 import { MAX_INKS, MIN_INKS } from '@/core/mixing/inks';
 import { choose, coloursInUse, moveWayColour } from '@/study/pattern-edits';
-import { PLAIN_CHOICE } from '@/core/pattern/colourway';
+import { DEFAULT_CHOICE } from '@/core/pattern/colourway';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { Finding, Fold, Section } from '@/ui/panel-parts';
@@ -43,7 +43,7 @@ export function ColoursTab({ tried, onPoint, onDuplicates }: Props) {
   const sources = useContent((content) => content.sources);
   const duplicates = useDuplicates();
   const inUse = coloursInUse({ sources });
-  const isPlain = JSON.stringify(choice) === JSON.stringify({ ...PLAIN_CHOICE });
+  const isPlain = JSON.stringify(choice) === JSON.stringify({ ...DEFAULT_CHOICE });
   return (
     <>
       <Finding>
@@ -157,7 +157,7 @@ export function ColoursTab({ tried, onPoint, onDuplicates }: Props) {
             )}
           </Fold>
           {!isPlain && (
-            <Button className="mb-3 w-full" onClick={() => change(choose(PLAIN_CHOICE))}>
+            <Button className="mb-3 w-full" onClick={() => change(choose(DEFAULT_CHOICE))}>
               Back to the palette as it comes
             </Button>
           )}

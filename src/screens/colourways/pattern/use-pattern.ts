@@ -4,7 +4,7 @@ import { createContext, useContext, useEffect, useState } from 'react';
 import { createStore, useStore, type StoreApi } from 'zustand';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import { patternContentSchema, readPattern, type PatternContent } from '@/contracts/pattern';
-import { newerPatternSchema, type Pattern } from '@/contracts/pattern-drawing';
+import { patternSchema, type Pattern } from '@/contracts/pattern-drawing';
 import { call } from '@/ui/api';
 import { documentState, type DocumentState } from '@/ui/sync/document-store';
 import { keepSaved } from '@/ui/sync/keep-saved';
@@ -35,7 +35,7 @@ export function usePatternStore(opened: Pattern): PatternStore {
         schema: patternContentSchema,
         read: readPattern,
         merge: mergePatterns,
-        newer: newerPatternSchema.transform(savedOf),
+        newer: patternSchema.transform(savedOf),
       }),
     [pattern, store],
   );

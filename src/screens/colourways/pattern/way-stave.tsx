@@ -111,7 +111,7 @@ function WidthGrip({
     <span
       aria-hidden
       data-testid="width-grip"
-      className="absolute -right-1.5 -inset-y-1 w-3 cursor-ew-resize touch-none"
+      className="absolute -right-1.5 -inset-y-1 z-10 w-2 cursor-ew-resize touch-none"
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
         start.current = { x: event.clientX, width: Math.max(4, width), wider };
