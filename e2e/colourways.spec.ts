@@ -44,7 +44,9 @@ const hexAt = async (page: Page, x: number, y: number) => {
 
 const hexOfBlock = async (page: Page, n: number) => {
   const [, r, g, b] = /rgb\((\d+), (\d+), (\d+)\)/.exec(
-    await block(page, n).evaluate((element) => getComputedStyle(element).backgroundColor),
+    await block(page, n).evaluate(
+      (element) => getComputedStyle(element.firstElementChild as Element).backgroundColor,
+    ),
   )!;
   return `#${[r, g, b].map((channel) => Number(channel).toString(16).padStart(2, '0')).join('')}`;
 };
@@ -105,14 +107,14 @@ test('a drawing is cleaned up, coloured, kept, compared and sent out, by mouse',
 
   // A block drawn wider by its edge has more room.
   const grip = page.getByTestId('width-grip').nth(2);
-  const before = (await block(page, 2).boundingBox())!.width;
+  const before = (await block(page, 2).locator('span').first().boundingBox())!.width;
   const edge = (await grip.boundingBox())!;
   await page.mouse.move(edge.x + 3, edge.y + 10);
   await page.mouse.down();
   await page.mouse.move(edge.x + 40, edge.y + 10, { steps: 4 });
   await page.mouse.up();
   await expect
-    .poll(async () => (await block(page, 2).boundingBox())!.width)
+    .poll(async () => (await block(page, 2).locator('span').first().boundingBox())!.width)
     .toBeGreaterThan(before + 5);
 
   await page.getByRole('button', { name: 'Keep this colourway' }).click();

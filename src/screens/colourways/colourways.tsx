@@ -60,10 +60,10 @@ export function Colourways({ patterns: brought, bin: broughtBin }: Props) {
 
   return (
     <div {...getRootProps({ className: 'min-h-screen bg-panel' })}>
-      <input {...getInputProps()} aria-label="Drawings" />
       <TopLine />
       {isDragActive && <DropNotice>Let go to begin</DropNotice>}
       <main className="px-4 pb-10 sm:px-6">
+        <input {...getInputProps()} aria-label="Drawings" />
         <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 border-b py-2">
           <h1 className="font-serif text-3xl leading-tight">Colourways</h1>
           <div className="flex items-center gap-3">

@@ -54,7 +54,7 @@ export function ColoursTab({ tried, onPoint, onDuplicates }: Props) {
       {duplicates > 0 && (
         <p className="mb-3 border-l-3 border-ink pl-2 text-[15px] leading-snug">
           {`${capital(several(duplicates, 'near-duplicate is', 'near-duplicates are'))} not merged: it can come out patchy. `}
-          <button type="button" className="min-h-6 underline" onClick={onDuplicates}>
+          <button type="button" className="min-h-10 underline" onClick={onDuplicates}>
             Look at them
           </button>
         </p>

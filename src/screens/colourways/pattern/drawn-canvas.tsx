@@ -10,7 +10,8 @@ interface Props {
   height: number;
   /** How often it is repeated along the shorter side; 1 for the motif alone. */
   repeats?: number;
-  label: string;
+  /** Left out where its name stands beside it. */
+  label?: string;
 }
 
 /** The drawing in some colours at the size of a thumbnail: drawn once, so that many of them scroll as pictures do. */
@@ -40,8 +41,7 @@ export function DrawnCanvas({ given, width, height, repeats = 1, label }: Props)
     <span className="relative block" style={{ width, height }}>
       <canvas
         ref={canvas}
-        role="img"
-        aria-label={label}
+        {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}
         className="absolute inset-0 h-full w-full"
       />
       {failed && (

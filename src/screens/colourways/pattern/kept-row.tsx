@@ -31,7 +31,7 @@ export function KeptRow({ shown, at, onShow }: Props) {
             className={`flex h-[100px] w-44 gap-2 border p-1 text-left ${one.id === at ? 'border-2 border-ink bg-sheet' : 'border-line hover:bg-faint'}`}
           >
             <span className="shrink-0 self-center">
-              <DrawnCanvas given={one.given} width={SIDE} height={SIDE} label="" />
+              <DrawnCanvas given={one.given} width={SIDE} height={SIDE} />
             </span>
             <span className="flex min-w-0 grow flex-col justify-between">
               <span

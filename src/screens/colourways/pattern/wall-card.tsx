@@ -44,7 +44,7 @@ export function WallCard({
         className="block w-full text-left hover:outline-2 hover:outline-ink"
       >
         <span className="block aspect-square overflow-hidden bg-surround">
-          <DrawnCanvas given={given} width={width} height={width} repeats={repeats} label="" />
+          <DrawnCanvas given={given} width={width} height={width} repeats={repeats} />
         </span>
         <Stave swatches={colours} scale={settings.scale} height={26} label={staveWords(colours)} />
         <span className="line-clamp-2 min-h-[2.3rem] px-1.5 pt-0.5 text-sm leading-tight">
