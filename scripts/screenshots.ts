@@ -143,18 +143,12 @@ const SHOTS: Shot[] = [
     },
   },
   {
-    name: 'import',
+    name: 'colourways',
     take: async (page) => {
-      await page.goto(`${url}/drawers`);
-      await page.getByRole('button', { name: /^Import/ }).click();
-      await page.getByLabel('Choose library files').setInputFiles({
-        name: 'Enamel samples.csv',
-        mimeType: 'text/csv',
-        buffer: Buffer.from(
-          'Nr;Glaze;Fired;L*;a*;b*\n11;kiln white;twice;92,1;0,2;3,4\n12;tram green;once;41,5;-18,2;9,0\n13;signal red;once;38,8;48,6;31,2\n14;night blue;twice;22,0;4,1;-21,7\n',
-        ),
-      });
-      await page.getByRole('button', { name: 'Import one library' }).waitFor();
+      await page.goto(`${url}/colourways`);
+      await page.getByRole('link', { name: /^Seat cloth/ }).click();
+      await page.getByRole('radio', { name: 'wall', exact: true }).click();
+      await page.locator('[data-testid="wall"] canvas[data-drawn]').nth(30).waitFor();
     },
   },
   {

@@ -1,9 +1,12 @@
 'use client';
 
+import { ChevronDown } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import { DropdownMenu } from 'radix-ui';
 import { useEffect, type ReactNode } from 'react';
 import { SURROUNDS } from '@/contracts/settings';
+import { Button } from './button';
 import { CopyFailure } from './copy-failure';
 import { useSettings } from './settings';
 import { typing } from './typing';
@@ -30,21 +33,7 @@ export function TopLine({ children }: { children?: ReactNode }) {
       >
         Bold Prism
       </Link>
-      <nav aria-label="Rooms" className="flex">
-        {ROOMS.map((room) => {
-          const here = room.href === '/' ? path === '/' : path.startsWith(room.href);
-          return (
-            <Link
-              key={room.href}
-              href={room.href}
-              aria-current={here ? 'page' : undefined}
-              className={`flex h-12 min-w-10 items-center justify-center border-b-2 px-1.5 sm:px-2.5 ${here ? 'border-ink font-semibold' : 'border-transparent hover:border-line'}`}
-            >
-              {room.title}
-            </Link>
-          );
-        })}
-      </nav>
+      <Rooms path={path} />
       {/* On a phone what the room adds has a line of its own. */}
       <div className="flex min-w-0 grow items-center gap-2 empty:hidden max-sm:order-last max-sm:basis-full max-sm:pb-1.5 max-sm:empty:hidden">
         {children}
@@ -54,6 +43,53 @@ export function TopLine({ children }: { children?: ReactNode }) {
         <SurroundChoice />
       </div>
     </header>
+  );
+}
+
+const isHere = (path: string, href: string) =>
+  href === '/' ? path === '/' : path.startsWith(href);
+
+/** The rooms in a row, or behind one button where they don't fit. */
+function Rooms({ path }: { path: string }) {
+  const here = ROOMS.find(({ href }) => isHere(path, href));
+  return (
+    <nav aria-label="Rooms" className="flex">
+      {ROOMS.map(({ href, title }) => (
+        <Link
+          key={href}
+          href={href}
+          aria-current={isHere(path, href) ? 'page' : undefined}
+          className={`flex h-12 min-w-10 items-center justify-center border-b-2 px-2.5 max-sm:hidden ${isHere(path, href) ? 'border-ink font-semibold' : 'border-transparent hover:border-line'}`}
+        >
+          {title}
+        </Link>
+      ))}
+      <DropdownMenu.Root modal={false}>
+        <DropdownMenu.Trigger asChild>
+          <Button weight="quiet" aria-label="Rooms" className="font-semibold sm:hidden">
+            {here?.title ?? 'Rooms'}
+            <ChevronDown size={16} aria-hidden />
+          </Button>
+        </DropdownMenu.Trigger>
+        {/* No portal: what is opened stays within the page's landmarks. */}
+        <DropdownMenu.Content
+          align="start"
+          className="z-50 min-w-44 border border-ink bg-sheet sm:hidden"
+        >
+          {ROOMS.map(({ href, title }) => (
+            <DropdownMenu.Item key={href} asChild>
+              <Link
+                href={href}
+                aria-current={isHere(path, href) ? 'page' : undefined}
+                className={`flex min-h-11 items-center px-4 outline-none data-[highlighted]:bg-ink data-[highlighted]:text-sheet ${isHere(path, href) ? 'font-semibold' : ''}`}
+              >
+                {title}
+              </Link>
+            </DropdownMenu.Item>
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Root>
+    </nav>
   );
 }
 

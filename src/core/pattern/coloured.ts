@@ -1,7 +1,7 @@
 import { hexFromOklab, oklabFromHex } from '../colour/hex';
 import { colourwayOf, type ColourwayChoice, type PaintedDrawing } from './colourway';
 import { groundLaid } from './fill-regions';
-import type { Drawing } from './read-drawing';
+import type { Drawing } from './drawing';
 import { recoloured } from './recolour';
 import type { WayColour } from './way-colours';
 

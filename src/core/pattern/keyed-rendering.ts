@@ -1,5 +1,5 @@
 import type { Picture } from '../picture/picture';
-import type { Drawing, PaintUse } from './read-drawing';
+import type { Drawing, PaintUse } from './drawing';
 import { rewritten } from './recolour';
 
 /** Steps of a channel between two key colours: a renderer's rounding is less. */

@@ -2,7 +2,7 @@ import { oklabFromHex } from '../colour/hex';
 import type { Oklab } from '../colour/oklab';
 import { valueOfOklab } from '../colour/value';
 import { DEFAULT_DUPLICATE_THRESHOLD, nearDuplicates } from '../palette/near-duplicates';
-import type { Drawing } from './read-drawing';
+import type { Drawing } from './drawing';
 
 /** A colour of a drawing. */
 export interface DrawingPaint {

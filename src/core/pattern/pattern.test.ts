@@ -7,7 +7,8 @@ import type { Oklab } from '../colour/oklab';
 import { keyedDrawing, readKeyed } from './keyed-rendering';
 import { DrawingError } from './drawing-error';
 import { paintsOf, strayPaints } from './paints';
-import { readDrawing, type Drawing } from './read-drawing';
+import { readDrawing } from './read-drawing';
+import type { Drawing } from './drawing';
 import { recoloured } from './recolour';
 
 const svg = (inside: string, head = '') =>

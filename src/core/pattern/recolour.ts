@@ -1,5 +1,5 @@
 import { writtenPaint } from './paint-tokens';
-import type { Drawing, PaintUse } from './read-drawing';
+import type { Drawing, PaintUse } from './drawing';
 
 /**
  * The drawing with other colours, by their `#rrggbb`; those that are not named stay as they are written. What could run or

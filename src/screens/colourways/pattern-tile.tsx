@@ -12,6 +12,8 @@ import { capital, several } from '@/ui/words';
 
 /** More blocks than these are lines. */
 const MAX_BLOCKS = 24;
+/** How high a drawing may stand, in rem. */
+const ROOM = 11.5;
 
 /** A pattern among others: the drawing repeated, its own colours as a stave. */
 export function PatternTile({
@@ -34,11 +36,10 @@ export function PatternTile({
           <img
             src={source}
             alt=""
-            className="max-h-full max-w-full bg-white"
+            className="bg-white"
             style={{
               aspectRatio: `${width} / ${height}`,
-              height: width > height ? undefined : '100%',
-              width: width > height ? '100%' : undefined,
+              width: `min(100%, ${(ROOM * width) / height}rem)`,
             }}
           />
         </span>

@@ -1,6 +1,6 @@
 import sharp from 'sharp';
 import { keyedDrawing, readKeyed, type KeyedReading } from '@/core/pattern/keyed-rendering';
-import type { Drawing } from '@/core/pattern/read-drawing';
+import type { Drawing } from '@/core/pattern/drawing';
 import { pictureOf, type Picture } from '@/core/picture/picture';
 
 /** Pixels along the longer side that a drawing's colours are read on. */

@@ -16,7 +16,8 @@ import {
   weightLayers,
   type PaintWeights,
 } from '@/core/pattern/paint-weights';
-import { readDrawing, type Drawing } from '@/core/pattern/read-drawing';
+import { readDrawing } from '@/core/pattern/read-drawing';
+import type { Drawing } from '@/core/pattern/drawing';
 
 /** The worker of a pattern: it holds the drawing, and writes it in whatever colours. */
 let open: Drawing | null = null;
