@@ -31,7 +31,7 @@ export function PatternTile({
   const source = hrefOf(endpoints.getDrawing, { id, hash: drawing });
   return (
     <li className="flex flex-col border border-line bg-sheet">
-      <Link href={`/colourways/${id}`} className="block hover:opacity-90">
+      <Link href={`/colourways/${id}`} aria-label={title} className="block hover:opacity-90">
         <span className="flex h-52 items-center justify-center overflow-hidden bg-surround p-3">
           <img
             src={source}
