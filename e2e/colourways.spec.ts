@@ -2,6 +2,8 @@ import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import sharp from 'sharp';
 import type { Page } from '@playwright/test';
+import { readDrawing } from '../src/core/pattern/read-drawing';
+import { recoloured } from '../src/core/pattern/recolour';
 import { unzipped } from '../src/server/files/zips';
 import { root } from '../scripts/lib.mjs';
 import { HOSTILE } from '../src/server/testing/some-pattern';
@@ -200,6 +202,55 @@ async function downloadedBytes(page: Page, button: string): Promise<Buffer> {
   return readFile(await file.path());
 }
 
+/** Shapes, each painted in another way, side by side: places are the middles of squares of 20 in a row. */
+const SHAPES: readonly ((colour: string) => string)[] = [
+  (colour) => `<rect width="20" height="20" fill="${colour}"/>`,
+  (colour) => `<path d="M0 0h20v20H0z" style="fill: ${colour}; stroke: none"/>`,
+  (colour) => `<style>.own{fill:${colour}}</style><rect class="own" width="20" height="20"/>`,
+  (colour) =>
+    `<style>#in rect{fill:${colour}!important}</style><g id="in"><rect width="20" height="20" fill="#000001"/></g>`,
+  (colour) => `<g color="${colour}"><rect width="20" height="20" fill="currentColor"/></g>`,
+  (colour) =>
+    `<linearGradient id="flat"><stop stop-color="${colour}"/><stop offset="1" style="stop-color:${colour}"/></linearGradient><rect width="20" height="20" fill="url(#flat)"/>`,
+  (colour) =>
+    `<pattern id="dots" width="20" height="20" patternUnits="userSpaceOnUse"><rect width="20" height="20" fill="${colour}"/></pattern><rect width="20" height="20" fill="url(#dots)"/>`,
+  (colour) =>
+    `<symbol id="part"><rect width="20" height="20" fill="${colour}"/></symbol><use href="#part" width="20" height="20"/>`,
+  (colour) => `<path d="M0 10H20" stroke="${colour}" stroke-width="20"/>`,
+  (colour) => `<g fill="${colour}"><g><rect width="20" height="20"/></g></g>`,
+];
+const hexOf = (n: number, start: number) =>
+  `#${[n * 23 + start, n * 57 + start * 2, n * 101 + start * 3]
+    .map((channel) => (20 + (channel % 220)).toString(16).padStart(2, '0'))
+    .join('')}`;
+
+test('each shape has the colour that was wanted, by two renderers, however it is painted', async ({
+  page,
+}) => {
+  const squares = SHAPES.map(
+    (shape, n) => `<g transform="translate(${20 * n} 0)">${shape(hexOf(n, 7))}</g>`,
+  );
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${20 * SHAPES.length}" height="20">${squares.join('')}</svg>`;
+  const wanted = SHAPES.map((_, n) => hexOf(n, 91));
+  const other = recoloured(readDrawing(svg), new Map(wanted.map((hex, n) => [hexOf(n, 7), hex])));
+  await page.setContent(
+    `<body style="margin:0"><img style="display:block" src="data:image/svg+xml;base64,${Buffer.from(other).toString('base64')}"></body>`,
+  );
+  const shown = await page.locator('img').screenshot();
+  for (const image of [sharp(shown), sharp(Buffer.from(other))]) {
+    const { data, info } = await image.removeAlpha().raw().toBuffer({ resolveWithObject: true });
+    const found = wanted.map((_, n) =>
+      [0, 1, 2].map((k) => data[3 * (10 * info.width + 20 * n + 10) + k]),
+    );
+    wanted.forEach((hex, n) => {
+      const channels = [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16));
+      channels.forEach((channel, k) =>
+        expect(Math.abs(found[n][k] - channel), `shape ${n}`).toBeLessThanOrEqual(1),
+      );
+    });
+  }
+});
+
 test('a colourway is made by keys alone', async ({ page }) => {
   await open(page, 'Ticket paper');
   const focused = (name: string | RegExp, role: 'button' | 'slider' | 'checkbox') =>
@@ -229,7 +280,14 @@ test('a colourway is made by keys alone', async ({ page }) => {
   await page.keyboard.press('c');
   await expect(page.getByTestId('cloth')).toHaveAttribute('data-drawn', '');
   await page.keyboard.press('o');
-  await expect(page.getByTestId('drawing-stage')).toBeVisible();
+  const stage = page.getByTestId('drawing-stage');
+  const width = async () => (await page.getByTestId('drawing').boundingBox())!.width;
+  await stage.focus();
+  const fitted = await width();
+  await page.keyboard.press('+');
+  await expect.poll(width).toBeGreaterThan(fitted * 1.3);
+  await page.keyboard.press('0');
+  await expect.poll(width).toBeCloseTo(fitted, 0);
 });
 
 test('with a finger: a colour in hand is put on the drawing, two fingers zoom', async ({

@@ -27,7 +27,11 @@ function recording() {
 
 /** A path that an endpoint's fits, its parameters as they may be. */
 function pathFor({ path, params = {} }: Endpoint): string {
-  const examples: Record<string, string> = { revision: '3', rendition: 'working' };
+  const examples: Record<string, string> = {
+    revision: '3',
+    rendition: 'working',
+    hash: 'a'.repeat(64),
+  };
   return path.replace(/:(\w+)/g, (_, name: string) => (name in params ? examples[name] : ID));
 }
 

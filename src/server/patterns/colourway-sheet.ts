@@ -9,6 +9,8 @@ import { hexOf, type OutgoingColourway } from './kept-colourways';
 
 /** More colours than these of one colourway are not listed by name. */
 const MAX_LISTED = 24;
+/** Of a library card's stave how high one is here. */
+const STAVE = 0.75;
 
 export interface PrintedColourway extends OutgoingColourway {
   png: Uint8Array;
@@ -60,7 +62,7 @@ const pictureSide = ({ width, margin }: Sheet) => (width - 2 * margin) * 0.3;
 function blockHeight(way: OutgoingColourway, sheet: Sheet): number {
   const { text, small } = sheet.type;
   const words = text * 1.6 + (way.inks ? small * 1.5 : 0) + listRows(way) * small * 1.45 + small;
-  return Math.max(pictureSide(sheet), sheet.staveHeight * 0.6 + words);
+  return Math.max(pictureSide(sheet), sheet.staveHeight * STAVE + words);
 }
 
 function drawColourway(
@@ -79,7 +81,7 @@ function drawColourway(
   let y = top + type.text;
   pen.write(way.name, left, y, { face: 'serif', size: type.text * 1.2, room });
   y += type.text * 0.6;
-  const stave = staveHeight * 0.6;
+  const stave = staveHeight * STAVE;
   drawStave(pen, way.colours, scale, { x: left, y, width: room, height: stave }, type.small);
   y += stave + type.small * 1.4;
   if (way.inks) {
@@ -93,11 +95,12 @@ function drawColourway(
     const swatch = type.small;
     pen.block(one.colour, x, line - swatch * 0.8, swatch * 1.6, swatch);
     const share = `${Math.round(100 * (one.share ?? 0))} %`;
+    // A long name is cut, and no figure.
     const words = [
-      `${i + 1} ${one.name}`,
-      ...(one.name === hexOf(one) ? [] : [hexOf(one)]),
+      `${i + 1}  ${hexOf(one)}`,
       `value ${valueOfOklab(one.colour).toFixed(1)}`,
       share,
+      ...(one.name === hexOf(one) ? [] : [one.name]),
     ];
     pen.write(words.join(' · '), x + swatch * 2.2, line, {
       size: type.small,

@@ -3,7 +3,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { useSize } from '@/ui/use-size';
 import { useDrawing, type Given } from './drawing-room';
-import { usePanZoom, type PanZoom } from './use-pan-zoom';
+import { usePanZoom, viewByKey, type PanZoom } from './use-pan-zoom';
 
 const MARGIN = 24;
 
@@ -63,7 +63,16 @@ export function DrawingStage({ given, label, view, setView, onPlace, marks = [] 
   return (
     <div
       ref={frame}
-      className="relative h-full w-full touch-none overflow-hidden bg-surround"
+      role="group"
+      tabIndex={0}
+      aria-label="The drawing: plus and minus zoom, arrows move it, 0 fits it"
+      onKeyDown={(event) => {
+        const edit = event.ctrlKey || event.metaKey ? null : viewByKey(event.key);
+        if (!edit) return;
+        event.preventDefault();
+        setView(edit);
+      }}
+      className="relative h-full w-full touch-none overflow-hidden bg-surround -outline-offset-4"
       data-testid="drawing-stage"
       onClick={({ clientX, clientY, currentTarget }) => {
         const { left, top } = currentTarget.getBoundingClientRect();

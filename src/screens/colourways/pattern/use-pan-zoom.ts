@@ -52,6 +52,26 @@ export function usePanZoom(
   );
 }
 
+const KEY_ZOOM = 1.4;
+/** Pixels that an arrow moves by. */
+const KEY_PAN = 48;
+const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [1, 0],
+  ArrowRight: [-1, 0],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
+};
+
+/** What a key makes of a view: plus and minus zoom about the middle, 0 fits, arrows pan; null for any other. */
+export function viewByKey(key: string): ((was: PanZoom) => PanZoom) | null {
+  const middle = { x: 0, y: 0 };
+  if (key === '+' || key === '=') return (was) => zoomed(was, was.zoom * KEY_ZOOM, middle);
+  if (key === '-') return (was) => zoomed(was, was.zoom / KEY_ZOOM, middle);
+  if (key === '0') return () => FITTED;
+  const arrow = ARROWS[key];
+  return arrow ? (was) => panned(was, arrow[0] * KEY_PAN, arrow[1] * KEY_PAN) : null;
+}
+
 const panned = (was: PanZoom, dx: number, dy: number): PanZoom =>
   was.zoom === 1 ? was : { ...was, x: was.x + dx, y: was.y + dy };
 
