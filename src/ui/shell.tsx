@@ -59,14 +59,14 @@ function Rooms({ path }: { path: string }) {
           key={href}
           href={href}
           aria-current={isHere(path, href) ? 'page' : undefined}
-          className={`flex h-12 min-w-10 items-center justify-center border-b-2 px-2.5 max-sm:hidden ${isHere(path, href) ? 'border-ink font-semibold' : 'border-transparent hover:border-line'}`}
+          className={`flex h-12 min-w-10 items-center justify-center border-b-2 px-2.5 max-lg:hidden ${isHere(path, href) ? 'border-ink font-semibold' : 'border-transparent hover:border-line'}`}
         >
           {title}
         </Link>
       ))}
       <DropdownMenu.Root modal={false}>
         <DropdownMenu.Trigger asChild>
-          <Button weight="quiet" aria-label="Rooms" className="font-semibold sm:hidden">
+          <Button weight="quiet" aria-label="Rooms" className="font-semibold lg:hidden">
             {here?.title ?? 'Rooms'}
             <ChevronDown size={16} aria-hidden />
           </Button>
@@ -74,7 +74,7 @@ function Rooms({ path }: { path: string }) {
         {/* No portal: what is opened stays within the page's landmarks. */}
         <DropdownMenu.Content
           align="start"
-          className="z-50 min-w-44 border border-ink bg-sheet sm:hidden"
+          className="z-50 min-w-44 border border-ink bg-sheet lg:hidden"
         >
           {ROOMS.map(({ href, title }) => (
             <DropdownMenu.Item key={href} asChild>
