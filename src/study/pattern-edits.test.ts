@@ -21,6 +21,7 @@ import {
   keepColourway,
   mergeGroups,
   moveWayColour,
+  putColourwayBack,
   removeSource,
   takeUpSource,
   targetsOf,
@@ -127,6 +128,8 @@ describe('edits of a pattern', () => {
       ['B', true],
     ]);
     expect(deleteColourway('a')(two).colourways).toHaveLength(1);
+    const [a] = two.colourways;
+    expect(putColourwayBack(a, 0)(deleteColourway('a')(two)).colourways).toEqual(two.colourways);
     const full = Array.from({ length: 70 }, (_, i) => kept(`k${i}`)).reduce(
       (content, edit) => edit(content),
       empty,

@@ -157,6 +157,17 @@ export const changeColourway =
     colourways: content.colourways.map((one) => (one.id === id ? { ...one, ...part } : one)),
   });
 
+/** Puts a colourway that was deleted back to its place, whatever was done since. */
+export const putColourwayBack =
+  (kept: KeptColourway, at: number): Edit =>
+  (content) => ({
+    ...content,
+    colourways: content.colourways
+      .filter(({ id }) => id !== kept.id)
+      .toSpliced(at, 0, kept)
+      .slice(0, MAX_COLOURWAYS),
+  });
+
 export const deleteColourway =
   (id: string): Edit =>
   (content) => ({ ...content, colourways: content.colourways.filter((one) => one.id !== id) });

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
 import { mergeTargets } from '@/core/pattern/merges';
 import { newPattern, readPattern, storedPattern, type PatternContent } from '@/contracts/pattern';
 import type { Pattern, PatternCard } from '@/contracts/pattern-drawing';
@@ -125,7 +125,7 @@ export async function drawingOf(patternId: string, hash: string): Promise<Stored
       facts: patternDrawing.facts,
     })
     .from(patternDrawing)
-    .where(and(eq(patternDrawing.patternId, patternId), inArray(patternDrawing.hash, [hash])));
+    .where(and(eq(patternDrawing.patternId, patternId), eq(patternDrawing.hash, hash)));
   if (!row) throw notFound('drawing');
   return row;
 }

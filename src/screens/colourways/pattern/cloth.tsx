@@ -116,6 +116,8 @@ function ClothCanvas({
       canvas.current.height = Math.round(height * density);
       const context = canvas.current.getContext('2d');
       if (!context) throw new Error('this browser can’t draw it');
+      context.fillStyle = '#ffffff';
+      context.fillRect(0, 0, canvas.current.width, canvas.current.height);
       const drawn = tileBitmap(image, tile.width * density, tile.height * density);
       for (const { x, y } of places) {
         // To the next whole pixel, so that nothing shines through between two.

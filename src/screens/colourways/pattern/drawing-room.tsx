@@ -18,6 +18,8 @@ import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { DrawingFacts, Pattern } from '@/contracts/pattern-drawing';
 import { startDrawings, type StartedDrawings } from '@/workers/browser/start-drawings';
 import { targetsOf } from '@/study/pattern-edits';
+import { call } from '@/ui/api';
+import { showError } from '@/ui/notices';
 import { imageOf } from './image-of';
 import { asCanvas, weighed } from './thumbnails';
 import { useContent } from './use-pattern';
@@ -74,6 +76,18 @@ export function DrawingProvider({ pattern, children }: { pattern: Pattern; child
   const title = useContent((content) => content.title);
   const merges = useContent((content) => content.merges);
   const [added, setAdded] = useState<readonly { hash: string; facts: DrawingFacts }[]>([]);
+  const isKnown = [...pattern.drawings, ...added].some((one) => one.hash === hash);
+  // Another window may have filled its panes.
+  useEffect(() => {
+    if (isKnown) return;
+    let stopped = false;
+    call(endpoints.getPattern, { id: pattern.id }).then(({ drawings }) => {
+      if (!stopped) setAdded(drawings);
+    }, showError);
+    return () => {
+      stopped = true;
+    };
+  }, [isKnown, pattern.id]);
   const [loaded, setLoaded] = useState<Loaded | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
   const found = [...pattern.drawings, ...added].find((one) => one.hash === hash);
@@ -84,6 +98,7 @@ export function DrawingProvider({ pattern, children }: { pattern: Pattern; child
   }, [facts]);
 
   useEffect(() => {
+    if (!isKnown) return;
     const worker = startDrawings();
     let stopped = false;
     const url = hrefOf(endpoints.getDrawing, { id: pattern.id, hash });
@@ -101,7 +116,7 @@ export function DrawingProvider({ pattern, children }: { pattern: Pattern; child
       stopped = true;
       worker.stop();
     };
-  }, [pattern.id, hash]);
+  }, [pattern.id, hash, isKnown]);
 
   const ready = loaded?.hash === hash ? loaded : null;
   const paints = ready?.paints ?? NO_PAINTS;

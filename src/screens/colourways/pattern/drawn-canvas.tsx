@@ -70,10 +70,15 @@ function drawTiles(
       ? Math.min(width / tile.width, height / tile.height)
       : Math.min(width, height) / (repeats * Math.min(tile.width, tile.height));
   const [wide, high] = [tile.width * scale, tile.height * scale];
+  // What is bare is paper, here as where it stands large.
+  context.fillStyle = '#ffffff';
   if (repeats === 1) {
-    context.drawImage(image, (width - wide) / 2, (height - high) / 2, wide, high);
+    const [left, top] = [(width - wide) / 2, (height - high) / 2];
+    context.fillRect(left, top, wide, high);
+    context.drawImage(image, left, top, wide, high);
     return;
   }
+  context.fillRect(0, 0, width, height);
   for (let y = 0; y < height; y += high)
     for (let x = 0; x < width; x += wide) context.drawImage(image, x, y, wide, high);
 }

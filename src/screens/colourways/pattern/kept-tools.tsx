@@ -8,6 +8,7 @@ import {
   colourwayLibrary,
   deleteColourway,
   goOnFrom,
+  putColourwayBack,
 } from '@/study/pattern-edits';
 import { call } from '@/ui/api';
 import { Button } from '@/ui/button';
@@ -92,9 +93,12 @@ export function KeptTools({ shown, onShow }: Props) {
           {
             title: 'Delete',
             onSelect: () => {
+              const { colourways } = store.getState().history.present;
+              const place = colourways.findIndex((one) => one.id === id);
+              const kept = colourways[place];
               change(deleteColourway(id));
               onShow(ORIGINAL);
-              offerUndo(`Deleted “${name}”.`, () => store.getState().undo());
+              offerUndo(`Deleted “${name}”.`, () => change(putColourwayBack(kept, place)));
             },
           },
         ]}

@@ -90,6 +90,17 @@ function Room({ pattern, view: opened }: { pattern: Pattern; view: PatternView }
     return () => window.removeEventListener('keydown', listen);
   }, []);
 
+  // What is tried comes into view as it is changed: a change of something that isn't seen is lost on a person.
+  useEffect(
+    () =>
+      store.subscribe(({ history: { present } }, before) => {
+        const { choice, sources } = before.history.present;
+        if (present.choice !== choice || present.sources !== sources)
+          setView((was) => ({ ...was, shown: '' }));
+      }),
+    [store],
+  );
+
   const tried = useTried();
   const shown = useShown(tried);
   const original = shown.get(ORIGINAL)!;

@@ -35,41 +35,45 @@ export interface Shown {
 
 /** All that can be looked at by its id, the original first; what is tried is there while it has colours. */
 export function useShown(tried: Colourway | null): ReadonlyMap<string, Shown> {
+  const kept = useKept();
+  return useMemo(() => {
+    const [original, ...others] = kept;
+    const now: Shown[] = tried
+      ? [
+          {
+            id: TRIED,
+            name: 'being tried',
+            given: tried,
+            colours: tried.colours,
+            inks: null,
+            favourite: false,
+          },
+        ]
+      : [];
+    return new Map([original, ...now, ...others].map((one) => [one.id, one]));
+  }, [kept, tried]);
+}
+
+/** The original and what is kept: worked out when these change, and not with every try. */
+function useKept(): Shown[] {
   const { painted, nameOf } = useDrawing();
   const kept = useContent((content) => content.colourways);
   return useMemo(() => {
     const own = new Map(painted.paints.map(({ hex }) => [hex, nameOf(hex)]));
-    const shown: Shown[] = [
-      {
-        id: ORIGINAL,
-        name: 'as it was drawn',
-        given: AS_DRAWN,
-        colours: paintedIn(painted, new Map(), null, own),
-        inks: null,
-        favourite: false,
-      },
-    ];
-    if (tried)
-      shown.push({
-        id: TRIED,
-        name: 'being tried',
-        given: tried,
-        colours: tried.colours,
-        inks: null,
-        favourite: false,
-      });
-    for (const { id, name, favourite, made } of kept) {
+    const original: Shown = {
+      id: ORIGINAL,
+      name: 'as it was drawn',
+      given: AS_DRAWN,
+      colours: paintedIn(painted, new Map(), null, own),
+      inks: null,
+      favourite: false,
+    };
+    const colourways = kept.map(({ id, name, favourite, made }): Shown => {
       const { names, inks } = namesAndInks(painted, made);
       const map = new Map(made.map);
-      shown.push({
-        id,
-        name,
-        favourite,
-        given: { map, laid: made.laid },
-        colours: paintedIn(painted, map, made.laid, names),
-        inks,
-      });
-    }
-    return new Map(shown.map((one) => [one.id, one]));
-  }, [painted, nameOf, kept, tried]);
+      const colours = paintedIn(painted, map, made.laid, names);
+      return { id, name, favourite, given: { map, laid: made.laid }, colours, inks };
+    });
+    return [original, ...colourways];
+  }, [painted, nameOf, kept]);
 }
