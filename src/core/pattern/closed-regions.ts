@@ -24,7 +24,8 @@ export interface RegionOptions {
 
 /**
  * The regions between lines (`ink` is 1 on a line, row by row). What is further from any line than half a gap belongs to a region for
- * sure; from there they grow, and where two meet on bare paper there is a gap, which is bridged. Throws a DrawingError where
+ * sure; from there they grow, and where two meet on bare paper there is a gap, which is bridged, unless one of them is no
+ * more than a passage. Throws a DrawingError where
  * there is no paper.
  */
 export function closedRegions(
@@ -45,8 +46,9 @@ export function closedRegions(
   const left = connectedComponents(narrow, width, height, 0);
   for (let c = 0; c < cells; c++) if (left.labels[c] >= 0) labels[c] = size.length + left.labels[c];
   const count = size.length + left.size.length;
-  const meetings = meetingPlaces(labels, width, height);
   const parent = disjointSets(count);
+  const meetings = meetingPlaces(labels, width, height);
+  joinPassages(meetings, inradii(labels, steps, count), (PASSAGE * gap) / 2, parent);
   if (repeats) joinSides(labels, ink, parent, width, height);
   const sizes = new Float64Array(count);
   for (let c = 0; c < cells; c++) if (labels[c] >= 0) sizes[findRoot(parent, labels[c])]++;
@@ -76,6 +78,33 @@ function filledBy(cells: number, valueAt: (cell: number) => number): Int32Array 
   const filled = new Int32Array(cells);
   for (let c = 0; c < cells; c++) filled[c] = valueAt(c);
   return filled;
+}
+
+/** A region that is hardly wider than a gap is a passage of its neighbour, not a pane beyond a gap: so many times as wide. */
+const PASSAGE = 1.6;
+
+/** For each region how far from any line it reaches, in pixels. */
+function inradii(labels: Int32Array, steps: Int32Array, count: number): Int32Array {
+  const radii = new Int32Array(count);
+  for (let c = 0; c < labels.length; c++)
+    if (labels[c] >= 0 && steps[c] > radii[labels[c]]) radii[labels[c]] = steps[c];
+  return radii;
+}
+
+/** Makes one of regions that meet where one of them is a passage: two lines that run towards each other leave no gap. */
+function joinPassages(
+  meetings: readonly { between: [number, number] }[],
+  radii: Int32Array,
+  narrow: number,
+  parent: Int32Array,
+): void {
+  for (const {
+    between: [one, other],
+  } of meetings) {
+    if (Math.min(radii[one], radii[other]) > narrow) continue;
+    const [a, b] = [findRoot(parent, one), findRoot(parent, other)];
+    if (a !== b) parent[Math.max(a, b)] = Math.min(a, b);
+  }
 }
 
 /** Pixels to the nearest line, along rows, columns and diagonals (a diagonal step counts as one). */

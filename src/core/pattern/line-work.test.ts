@@ -69,6 +69,21 @@ describe('the regions between lines', () => {
     expect(open.bridged).toEqual([]);
   });
 
+  it('are one along two lines that run towards each other', () => {
+    // A wedge that narrows from 26 to 4; its sides run in steps, so that its width wavers about the gap's.
+    const rows = Array.from({ length: 40 }, (_, y) =>
+      Array.from({ length: 160 }, (_cell, x) => {
+        const half = Math.round(Math.max(2, 11 - x / 15)) + (Math.floor(x / 12) % 2);
+        return x < 2 || Math.abs(y - 20) >= half ? '#' : '.';
+      }).join(''),
+    );
+    const { ink, width, height } = inkOf(rows);
+    for (const gap of [4, 6, 8]) {
+      const { sizes, bridged } = closedRegions(ink, width, height, { ...options, gap });
+      expect([gap, sizes.length, bridged.length]).toEqual([gap, 1, 0]);
+    }
+  });
+
   it('of a tile go on at its other side', () => {
     // A line up and down the middle: on a tile the left and the right are one.
     const { ink, width, height } = inkOf(Array.from({ length: 12 }, () => '......##......'));
