@@ -5,6 +5,7 @@ import { benchDrawers } from './drawers';
 import { dropToPalette } from './drop';
 import { benchHidden } from './hidden';
 import { benchLayers } from './layers';
+import { benchPatterns } from './patterns';
 import { benchTransfer } from './transfer';
 import { benchMixing } from './mixing';
 import { benchOperations, photograph } from './operations';
@@ -20,6 +21,7 @@ const PARTS: Record<string, () => Promise<unknown>> = {
   mixing: async () => benchMixing(),
   layers: async () => benchLayers(),
   transfer: async () => benchTransfer(),
+  patterns: benchPatterns,
   wall: async () => console.log(await benchWall()),
 };
 

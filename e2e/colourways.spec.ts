@@ -1,64 +1,32 @@
 import { readFile } from 'node:fs/promises';
-import path from 'node:path';
 import sharp from 'sharp';
 import type { Page } from '@playwright/test';
-import { readDrawing } from '../src/core/pattern/read-drawing';
-import { recoloured } from '../src/core/pattern/recolour';
 import { unzipped } from '../src/server/files/zips';
-import { root } from '../scripts/lib.mjs';
-import { HOSTILE } from '../src/server/testing/some-pattern';
 import { appFor, expect, test } from './app';
-import { choose, finding, isReady, isSaved, pixelAt, reload, undo } from './page-actions';
+import {
+  block,
+  downloadedBytes,
+  duplicates,
+  hexAt,
+  hexOfBlock,
+  isDrawn,
+  look,
+  onDrawing,
+  openPattern,
+  patternFile,
+  row,
+  tab,
+} from './colourways-actions';
+import { choose, finding, isReady, isSaved, reload, undo } from './page-actions';
 
 const app = appFor('demo');
-const pattern = (name: string) => path.join(root, 'demo/patterns', name);
-const duplicates = (page: Page) =>
-  page.getByRole('list', { name: 'Near-duplicates' }).getByRole('button');
-const block = (page: Page, n: number) =>
-  page.getByRole('group', { name: 'Palette', exact: true }).getByRole('button').nth(n);
-const row = (page: Page) => page.getByRole('list', { name: 'Colourways in a row' });
-const look = (page: Page, name: string) => choose(page, 'How it is looked at', name);
-const tab = (page: Page, name: string) => choose(page, 'Part of the work', name);
-
-async function isDrawn(page: Page): Promise<void> {
-  const drawing = page.getByTestId('drawing');
-  await expect(drawing).toBeVisible();
-  await drawing.evaluate((image: HTMLImageElement) => image.decode());
-}
-
-async function open(page: Page, title: string): Promise<void> {
-  await page.goto(`${app.url}/colourways`);
-  await page.getByRole('link', { name: new RegExp(title) }).click();
-  await isReady(page);
-  await isDrawn(page);
-}
-
-/** A place of the drawing, in shares of its sides, on the page. */
-async function onDrawing(page: Page, x: number, y: number): Promise<[number, number]> {
-  const box = (await page.getByTestId('drawing').boundingBox())!;
-  return [box.x + x * box.width, box.y + y * box.height];
-}
-
-const hexAt = async (page: Page, x: number, y: number) => {
-  const [r, g, b] = await pixelAt(page, ...(await onDrawing(page, x, y)));
-  return `#${[r, g, b].map((channel) => channel.toString(16).padStart(2, '0')).join('')}`;
-};
-
-const hexOfBlock = async (page: Page, n: number) => {
-  const [, r, g, b] = /rgb\((\d+), (\d+), (\d+)\)/.exec(
-    await block(page, n).evaluate(
-      (element) => getComputedStyle(element.firstElementChild as Element).backgroundColor,
-    ),
-  )!;
-  return `#${[r, g, b].map((channel) => Number(channel).toString(16).padStart(2, '0')).join('')}`;
-};
 
 test('a drawing is cleaned up, coloured, kept, compared and sent out, by mouse', async ({
   page,
 }) => {
   await page.goto(`${app.url}/colourways`);
   await isReady(page);
-  await page.getByLabel('Import a pattern').setInputFiles(pattern('enamel-tile.svg'));
+  await page.getByLabel('Import a pattern').setInputFiles(patternFile('enamel-tile.svg'));
   await expect(page).toHaveURL(/colourways\/[0-9a-f-]{36}/);
   await expect(finding(page)).toHaveText(/15 colours, of which nine are near-duplicates/);
   await expect(duplicates(page)).toHaveCount(5);
@@ -161,7 +129,7 @@ test('a drawing is cleaned up, coloured, kept, compared and sent out, by mouse',
     .click();
   await tab(page, 'export');
   const svg = await downloadedBytes(page, 'Save SVG');
-  const own = await readFile(pattern('enamel-tile.svg'), 'utf8');
+  const own = await readFile(patternFile('enamel-tile.svg'), 'utf8');
   const blank = (text: string) => text.replace(/#[0-9a-f]{6}/g, '#');
   expect(blank(svg.toString())).toBe(blank(own));
   expect(new Set(svg.toString().match(/#[0-9a-f]{6}/g)).size).toBeLessThanOrEqual(6);
@@ -194,65 +162,8 @@ test('a drawing is cleaned up, coloured, kept, compared and sent out, by mouse',
   expect(Buffer.from(zip.find(({ name }) => name === '1 Dusk glaze.svg')!.bytes)).toEqual(svg);
 });
 
-async function downloadedBytes(page: Page, button: string): Promise<Buffer> {
-  const [file] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: button }).click(),
-  ]);
-  return readFile(await file.path());
-}
-
-/** Shapes, each painted in another way, side by side: places are the middles of squares of 20 in a row. */
-const SHAPES: readonly ((colour: string) => string)[] = [
-  (colour) => `<rect width="20" height="20" fill="${colour}"/>`,
-  (colour) => `<path d="M0 0h20v20H0z" style="fill: ${colour}; stroke: none"/>`,
-  (colour) => `<style>.own{fill:${colour}}</style><rect class="own" width="20" height="20"/>`,
-  (colour) =>
-    `<style>#in rect{fill:${colour}!important}</style><g id="in"><rect width="20" height="20" fill="#000001"/></g>`,
-  (colour) => `<g color="${colour}"><rect width="20" height="20" fill="currentColor"/></g>`,
-  (colour) =>
-    `<linearGradient id="flat"><stop stop-color="${colour}"/><stop offset="1" style="stop-color:${colour}"/></linearGradient><rect width="20" height="20" fill="url(#flat)"/>`,
-  (colour) =>
-    `<pattern id="dots" width="20" height="20" patternUnits="userSpaceOnUse"><rect width="20" height="20" fill="${colour}"/></pattern><rect width="20" height="20" fill="url(#dots)"/>`,
-  (colour) =>
-    `<symbol id="part"><rect width="20" height="20" fill="${colour}"/></symbol><use href="#part" width="20" height="20"/>`,
-  (colour) => `<path d="M0 10H20" stroke="${colour}" stroke-width="20"/>`,
-  (colour) => `<g fill="${colour}"><g><rect width="20" height="20"/></g></g>`,
-];
-const hexOf = (n: number, start: number) =>
-  `#${[n * 23 + start, n * 57 + start * 2, n * 101 + start * 3]
-    .map((channel) => (20 + (channel % 220)).toString(16).padStart(2, '0'))
-    .join('')}`;
-
-test('each shape has the colour that was wanted, by two renderers, however it is painted', async ({
-  page,
-}) => {
-  const squares = SHAPES.map(
-    (shape, n) => `<g transform="translate(${20 * n} 0)">${shape(hexOf(n, 7))}</g>`,
-  );
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${20 * SHAPES.length}" height="20">${squares.join('')}</svg>`;
-  const wanted = SHAPES.map((_, n) => hexOf(n, 91));
-  const other = recoloured(readDrawing(svg), new Map(wanted.map((hex, n) => [hexOf(n, 7), hex])));
-  await page.setContent(
-    `<body style="margin:0"><img style="display:block" src="data:image/svg+xml;base64,${Buffer.from(other).toString('base64')}"></body>`,
-  );
-  const shown = await page.locator('img').screenshot();
-  for (const image of [sharp(shown), sharp(Buffer.from(other))]) {
-    const { data, info } = await image.removeAlpha().raw().toBuffer({ resolveWithObject: true });
-    const found = wanted.map((_, n) =>
-      [0, 1, 2].map((k) => data[3 * (10 * info.width + 20 * n + 10) + k]),
-    );
-    wanted.forEach((hex, n) => {
-      const channels = [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16));
-      channels.forEach((channel, k) =>
-        expect(Math.abs(found[n][k] - channel), `shape ${n}`).toBeLessThanOrEqual(1),
-      );
-    });
-  }
-});
-
 test('a colourway is made by keys alone', async ({ page }) => {
-  await open(page, 'Ticket paper');
+  await openPattern(page, app.url, 'Ticket paper');
   const focused = (name: string | RegExp, role: 'button' | 'slider' | 'checkbox') =>
     page.getByRole(role, { name }).first();
   await block(page, 1).focus();
@@ -273,6 +184,9 @@ test('a colourway is made by keys alone', async ({ page }) => {
   await expect.poll(() => hexAt(page, 0.5, 0.0625)).not.toBe(wanted);
   await page.keyboard.press('Control+z');
   await expect.poll(() => hexAt(page, 0.5, 0.0625)).toBe(wanted);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('side by side');
+  await page.keyboard.press('Escape');
   await page.keyboard.press('w');
   await expect(page.getByTestId('wall')).toBeVisible();
   await page.keyboard.press('t');
@@ -298,7 +212,7 @@ test('with a finger: a colour in hand is put on the drawing, two fingers zoom', 
     viewport: { width: 820, height: 1180 },
   });
   const page = await context.newPage();
-  await open(page, 'Seat cloth');
+  await openPattern(page, app.url, 'Seat cloth');
   await block(page, 2).tap();
   const wanted = await hexOfBlock(page, 2);
   await page.touchscreen.tap(...(await onDrawing(page, 0.5, 0.5)));
@@ -329,79 +243,3 @@ async function pinch(page: Page, [x, y]: [number, number]): Promise<void> {
   for (const apart of [40, 55, 70, 90]) await touch('touchMove', apart);
   await touch('touchEnd', 90);
 }
-
-test('lines are filled, a flat picture is traced, and what can’t be is refused in a sentence', async ({
-  page,
-}) => {
-  await page.goto(`${app.url}/colourways`);
-  await isReady(page);
-  await page.getByLabel('Import a pattern').setInputFiles(pattern('station-glass.svg'));
-  await tab(page, 'lines');
-  await expect(finding(page)).toHaveText(/drawing of lines: its panes can be filled/);
-  await page.getByRole('button', { name: 'Find and fill the panes' }).click();
-  await expect(finding(page)).toHaveText(/^\d+ panes filled; \w+ gaps? in the lines/);
-  await expect(page.getByTitle('bridged').first()).toBeVisible();
-  await undo(page).click();
-  await expect(finding(page)).toHaveText(/drawing of lines/);
-
-  await page.goto(`${app.url}/colourways`);
-  await isReady(page);
-  const flat = await sharp(pattern('seat-cloth.svg'))
-    .resize(160)
-    .png({ palette: true, colours: 6, dither: 0 })
-    .toBuffer();
-  await page
-    .getByLabel('Import a pattern')
-    .setInputFiles({ name: 'flat cloth.png', mimeType: 'image/png', buffer: flat });
-  await expect(page.getByRole('heading', { name: 'flat cloth' })).toBeVisible();
-  await tab(page, 'export');
-  await expect(page.getByLabel('PNG: pixels along the longer side')).toHaveValue('160');
-  const back = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'The picture as it came' }).click();
-  expect(await readFile(await (await back).path())).toEqual(flat);
-
-  await page.goto(`${app.url}/colourways`);
-  await isReady(page);
-  const patterns = page.getByRole('list', { name: 'Patterns' }).getByRole('listitem');
-  const many = await patterns.count();
-  await page
-    .getByLabel('Import a pattern')
-    .setInputFiles({ name: 'a.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('<svg><g>') });
-  await expect(page.getByText(/this is not XML/i).first()).toBeVisible();
-  await expect(patterns).toHaveCount(many);
-  await page.getByRole('button', { name: 'Delete flat cloth' }).click();
-  await expect(patterns).toHaveCount(many - 1);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(patterns).toHaveCount(many);
-});
-
-test('a hostile drawing runs nothing and fetches nothing', async ({ page }) => {
-  const fetched: string[] = [];
-  page.on('request', (request) => {
-    if (!request.url().startsWith(app.url) && !/^(?:blob|data):/.test(request.url()))
-      fetched.push(request.url());
-  });
-  await page.goto(`${app.url}/colourways`);
-  await isReady(page);
-  await page.getByLabel('Import a pattern').setInputFiles({
-    name: 'hostile.svg',
-    mimeType: 'image/svg+xml',
-    buffer: Buffer.from(HOSTILE),
-  });
-  await isDrawn(page);
-  await tab(page, 'export');
-  await expect(page.getByText('the element script')).toBeVisible();
-  const svg = (await downloadedBytes(page, 'Save SVG')).toString();
-  expect(svg).not.toMatch(/script|foreignObject|127\.0\.0\.1|javascript|onload/i);
-  // On a page of its own it has no more rights.
-  const source = await page.evaluate(async () => {
-    const id = location.pathname.split('/').pop();
-    const { content } = (await (await fetch(`/api/patterns/${id}`)).json()) as {
-      content: { drawing: string };
-    };
-    return `/api/patterns/${id}/drawings/${content.drawing}`;
-  });
-  await page.goto(app.url + source);
-  expect(await page.evaluate(() => 'ran' in window)).toBe(false);
-  expect(fetched).toEqual([]);
-});

@@ -32,6 +32,18 @@ test('the Wall: search, rename, delete and undo', async ({ page }) => {
   await expect(page.getByRole('heading', { name: long })).toBeVisible();
 });
 
+test('a menu that is opened at once on a slow machine stays open', async ({ page }) => {
+  const client = await page.context().newCDPSession(page);
+  await client.send('Emulation.setCPUThrottlingRate', { rate: 8 });
+  await page.goto(app.url);
+  await page.getByRole('button', { name: 'More for Ticket hall at noon' }).click();
+  await expect(page.getByRole('menuitem', { name: 'Delete' })).toBeVisible();
+  // The wall is measured and its rows are made meanwhile.
+  await page.waitForFunction(() => document.querySelector('main li.basis-full') !== null);
+  await page.getByRole('menuitem', { name: 'Print a sheet …' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+});
+
 test('a library: rename, edit and delete swatches, undo and redo, kept over a reload', async ({
   page,
 }) => {

@@ -1,4 +1,4 @@
-/** A window for the upper station, drawn as its leading alone; the hand that drew it left two gaps. */
+/** A window for the upper station, drawn as its leading alone; the hand that drew it left a gap in the cable. */
 export function stationGlassSvg(): string {
   const rays = Array.from({ length: 9 }, (_, i) => {
     const angle = Math.PI + (i * Math.PI) / 8;

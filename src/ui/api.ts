@@ -52,8 +52,10 @@ export async function sendFile<E extends Endpoint & { body: 'bytes' }>(
   endpoint: E,
   given: Given<E>,
   file: File,
+  options: RequestInit = {},
 ): Promise<AnswerOf<E>> {
   const response = await send(endpoint, given, file, {
+    ...options,
     headers: { [FILE_NAME_HEADER]: encodeURIComponent(file.name) },
   });
   const { answer } = endpoint;

@@ -220,6 +220,13 @@ describe('a flat picture', () => {
     );
   });
 
+  it('keeps lines of one pixel that mix nothing, and loses the edges that do', () => {
+    const colours = { ...COLOURS, y: [230, 200, 60, 255] };
+    const rows = ['rrrybbbb', 'rrrybbbb', 'rrrebbbb', 'yyyyyyyy', 'bbbbbbbb', 'bbbbbbbb'];
+    const drawing = readDrawing(traceFlat(flat(rows, colours)));
+    expect(drawing.paints.map(({ hex }) => hex)).toEqual(['#143ca0', '#e6c83c', '#c81e28']);
+  });
+
   it('that is none is refused in a sentence', () => {
     const noise = Uint8ClampedArray.from({ length: 64 * 64 * 4 }, (_, i) =>
       i % 4 === 3 ? 255 : (i * 7919 + (i >> 3) * 104729) % 256,

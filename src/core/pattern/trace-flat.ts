@@ -6,10 +6,16 @@ import { labelOutlines } from './outlines';
 export const MAX_FLAT = 200;
 /** Of the picture so much has to be flat colour; the rest is softened edges. */
 const MIN_FLAT = 0.6;
-/** A colour that fills no square of two pixels is an edge's. */
+/** A colour that fills fewer squares of two by two pixels is a thin line's or a softened edge's. */
 const MIN_SQUARES = 2;
 /** Of all that is opaque a flat colour has at least this: less is a stray of an edge. */
 const MIN_SHARE = 1e-4;
+/** The same for the colour of lines one pixel wide. */
+const MIN_LINE_SHARE = 1e-3;
+/** So near to the line between two colours, in 8-bit RGB, a colour is a mixture of them. */
+const MIXTURE_TOLERANCE = 12;
+/** A colour is an edge's when at least so much of it lies between two colours that it mixes. */
+const MIN_MIXED = 0.5;
 
 /**
  * A flat-coloured picture as a drawing: one path for each of its colours, along the pixels' edges. Softened edges between two
@@ -51,12 +57,22 @@ function flatLabels({ width, height, data }: Picture): { labels: Int32Array; col
       rgb[c + width + 1] === rgb[c];
     if (isSquare) squares.set(rgb[c], (squares.get(rgb[c]) ?? 0) + 1);
   }
-  const colours = [...counts]
-    .filter(
-      ([colour, count]) => (squares.get(colour) ?? 0) >= MIN_SQUARES && count >= MIN_SHARE * opaque,
-    )
-    .sort((one, other) => other[1] - one[1] || one[0] - other[0])
-    .map(([colour]) => colour);
+  const isFlat = new Set<number>();
+  for (const [colour, count] of counts)
+    if ((squares.get(colour) ?? 0) >= MIN_SQUARES && count >= MIN_SHARE * opaque)
+      isFlat.add(colour);
+  const thin = new Map<number, number>();
+  for (const [colour, count] of counts)
+    if (!isFlat.has(colour) && count >= MIN_LINE_SHARE * opaque) thin.set(colour, 0);
+  for (let c = 0; c < cells; c++) {
+    const mixed = thin.get(rgb[c]);
+    if (mixed !== undefined && isMixture(c, rgb, width, isFlat)) thin.set(rgb[c], mixed + 1);
+  }
+  for (const [colour, mixed] of thin)
+    if (mixed < MIN_MIXED * counts.get(colour)!) isFlat.add(colour);
+  const colours = [...isFlat].sort(
+    (one, other) => counts.get(other)! - counts.get(one)! || one - other,
+  );
   const flat = colours.reduce((sum, colour) => sum + counts.get(colour)!, 0);
   if (colours.length > MAX_FLAT || flat < MIN_FLAT * opaque)
     throw new DrawingError(
@@ -69,6 +85,47 @@ function flatLabels({ width, height, data }: Picture): { labels: Int32Array; col
   return { labels, colours };
 }
 
+const STEPS = [
+  [-1, -1],
+  [0, -1],
+  [1, -1],
+  [-1, 0],
+  [1, 0],
+  [-1, 1],
+  [0, 1],
+  [1, 1],
+] as const;
+
+/** The pixels around one, without those beyond the picture's sides. */
+function around(c: number, width: number, cells: number): number[] {
+  const x = c % width;
+  return STEPS.filter(([dx]) => x + dx >= 0 && x + dx < width)
+    .map(([dx, dy]) => c + dx + dy * width)
+    .filter((beside) => beside >= 0 && beside < cells);
+}
+
+/** Whether a pixel mixes two of the flat colours around it, as the softened edge between them does. */
+function isMixture(c: number, rgb: Int32Array, width: number, flat: ReadonlySet<number>): boolean {
+  const beside = [...new Set(around(c, width, rgb.length).map((other) => rgb[other]))].filter(
+    (colour) => flat.has(colour),
+  );
+  return beside.some((one, i) =>
+    beside.slice(i + 1).some((other) => isBetween(rgb[c], one, other)),
+  );
+}
+
+function isBetween(colour: number, one: number, other: number): boolean {
+  const [from, to, at] = [one, other, colour].map(channelsOf);
+  const way = to.map((channel, k) => channel - from[k]);
+  const length = way.reduce((sum, d) => sum + d * d, 0);
+  const along = way.reduce((sum, d, k) => sum + d * (at[k] - from[k]), 0) / length;
+  if (along <= 0 || along >= 1) return false;
+  const off = way.reduce((sum, d, k) => sum + (from[k] + along * d - at[k]) ** 2, 0);
+  return off <= MIXTURE_TOLERANCE ** 2;
+}
+
+const channelsOf = (rgb: number) => [rgb >> 16, (rgb >> 8) & 255, rgb & 255];
+
 /** Gives pixels of edges (−2) to the nearest colour among those beside them, a ring at a time from the flat ones on. */
 function giveEdges(
   labels: Int32Array,
@@ -80,17 +137,12 @@ function giveEdges(
     if (label === -2) list.push(c);
     return list;
   }, []);
-  const around = [-width - 1, -width, -width + 1, -1, 1, width - 1, width, width + 1];
   while (open.length > 0) {
     const given: [cell: number, label: number][] = [];
     const left: number[] = [];
     for (const c of open) {
       let [best, least] = [-1, Infinity];
-      for (const step of around) {
-        const beside = c + step;
-        if (beside < 0 || beside >= labels.length) continue;
-        // The end of a row is not beside the start of the next.
-        if (Math.abs((beside % width) - (c % width)) > 1) continue;
+      for (const beside of around(c, width, labels.length)) {
         const label = labels[beside];
         if (label < 0) continue;
         const distance = squaredDistance(rgb[c], colours[label]);

@@ -1,10 +1,11 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { PatternCard } from '@/contracts/pattern-drawing';
 import { call, sendFile } from '@/ui/api';
+import { Button } from '@/ui/button';
 import { DropNotice } from '@/ui/drop-notice';
 import { FileButton } from '@/ui/file-button';
 import { offerUndo, showError } from '@/ui/notices';
@@ -28,15 +29,18 @@ export function Colourways({ patterns: brought, bin: broughtBin }: Props) {
   const bin = useStored(endpoints.listPatternBin, {}, broughtBin);
   const changed = useChanged(endpoints.listPatterns, endpoints.listPatternBin);
   const [arriving, setArriving] = useState<string | null>(null);
+  const stopping = useRef<AbortController | null>(null);
 
   const take = async (files: readonly File[]) => {
+    const { signal } = (stopping.current = new AbortController());
     for (const [i, file] of files.entries()) {
+      if (signal.aborted) break;
       setArriving(file.name);
       try {
-        const { id } = await sendFile(endpoints.importPattern, {}, file);
+        const { id } = await sendFile(endpoints.importPattern, {}, file, { signal });
         if (i === files.length - 1) router.push(`/colourways/${id}?tab=duplicates`);
       } catch (error) {
-        showError(error);
+        if (!signal.aborted) showError(error);
       }
     }
     setArriving(null);
@@ -67,7 +71,14 @@ export function Colourways({ patterns: brought, bin: broughtBin }: Props) {
         <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 border-b py-2">
           <h1 className="font-serif text-3xl leading-tight">Colourways</h1>
           <div className="flex items-center gap-3">
-            {arriving && <span role="status">{`Reading ${arriving} …`}</span>}
+            {arriving && (
+              <>
+                <span role="status">{`Reading ${arriving} …`}</span>
+                <Button weight="quiet" onClick={() => stopping.current?.abort()}>
+                  Stop
+                </Button>
+              </>
+            )}
             <FileButton
               label="Import a pattern"
               accept={ACCEPT}

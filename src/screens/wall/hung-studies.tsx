@@ -29,7 +29,12 @@ interface Props {
 export function HungStudies({ studies, aspects, onSee, children }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const { width } = useSize(frame);
-  const rows = useMemo(() => (width > 0 ? rowsWithin(aspects, width) : []), [aspects, width]);
+  const isMeasured = width > 0;
+  // The measured width is rounded: a row that is wider than the wall by a fraction would break.
+  const rows = useMemo(
+    () => (isMeasured ? rowsWithin(aspects, width - 1) : []),
+    [aspects, width, isMeasured],
+  );
   const see = useCallback(
     (from: number, to: number) => {
       if (rows.length > 0)
@@ -38,32 +43,26 @@ export function HungStudies({ studies, aspects, onSee, children }: Props) {
     [rows, onSee],
   );
   const isLong = studies.length > STUDIES_PAGE;
-  const drawn = ({ places, height, widths }: StudyRow, bottom: string) => (
-    <ul key={places[0]} className={`flex gap-x-6 ${bottom}`}>
-      {places.map((at, i) => {
-        const card = studies[at];
-        const size = { width: widths[i], height };
-        return card ? children(card, size) : <Coming key={at} size={size} />;
-      })}
-    </ul>
-  );
+  const inRow = ({ places, height, widths }: StudyRow) =>
+    places.map((at, i) => {
+      const card = studies[at];
+      const size = { width: widths[i], height };
+      return card ? children(card, size) : <Coming key={at} size={size} />;
+    });
+  // All in one list, measured or not: a card that moved to another parent would lose a menu that was opened.
+  const flat = isMeasured
+    ? rows.flatMap((row) => [...inRow(row), <RowEnd key={`end ${row.places[0]}`} />])
+    : studies.slice(0, STUDIES_PAGE).map(
+        (card, at) =>
+          card &&
+          children(card, {
+            width: studyWidth(aspects[at] ?? card.aspect, PICTURE_HEIGHT),
+            height: PICTURE_HEIGHT,
+          }),
+      );
   return (
     <div ref={frame}>
-      {width === 0 && (
-        // Before the wall is measured: as they come.
-        <ul className="flex flex-wrap gap-x-6 gap-y-8">
-          {studies.slice(0, STUDIES_PAGE).map(
-            (card, at) =>
-              card &&
-              children(card, {
-                width: studyWidth(aspects[at] ?? card.aspect, PICTURE_HEIGHT),
-                height: PICTURE_HEIGHT,
-              }),
-          )}
-        </ul>
-      )}
-      {width > 0 && !isLong && rows.map((row) => drawn(row, 'pb-8'))}
-      {width > 0 && isLong && (
+      {isMeasured && isLong ? (
         <LongList
           label="Rows of studies"
           isBare
@@ -72,12 +71,20 @@ export function HungStudies({ studies, aspects, onSee, children }: Props) {
           keyOf={(row) => rows[row].places[0]}
           onSee={see}
         >
-          {(row) => drawn(rows[row], 'pb-8')}
+          {(row) => <ul className="flex gap-x-6 pb-8">{inRow(rows[row])}</ul>}
         </LongList>
+      ) : (
+        // Until a long wall is measured nothing on it answers, rather than open and be gone.
+        <ul className={`flex flex-wrap gap-x-6 ${isMeasured ? '' : 'gap-y-8'}`} inert={isLong}>
+          {flat}
+        </ul>
       )}
     </div>
   );
 }
+
+/** Ends a row of the list, whether or not it is full. */
+const RowEnd = () => <li aria-hidden className="h-8 basis-full" />;
 
 /** Holds the place of a study that is on its way. */
 function Coming({ size }: { size: HungSize }) {

@@ -55,7 +55,7 @@ export async function seedPatterns(): Promise<void> {
     const was = await putBack(
       () => getPattern(id),
       () => restorePattern(id),
-      async () => importPattern(await drawingFile(entry.file), entry.file, id),
+      async () => importPattern(await drawingFile(entry.file), entry.file, { id }),
     );
     const imported = was.drawings[0];
     const drawing =

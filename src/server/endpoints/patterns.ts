@@ -33,6 +33,7 @@ export const patternHandlers = {
     id: await importPattern(
       await readBody(request, MAX_DRAWING_BYTES, tooManyBytes),
       fileNameOf(request, 'pattern'),
+      { signal: request.signal },
     ),
   }),
   getPattern: ({ params }) => getPattern(params.id),

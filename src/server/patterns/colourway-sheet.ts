@@ -1,11 +1,12 @@
+import { hexFromOklab } from '@/core/colour/hex';
 import { valueOfOklab } from '@/core/colour/value';
 import type { ValueScale } from '@/core/colour/value-scale';
 import type { Paper } from '@/contracts/print';
+import type { OutgoingColourway } from '@/workers/server/outgoing-colourways';
 import { drawStave } from '../print/draw-stave';
 import { drawFoot, footHeight } from '../print/frame';
 import { MM, SHEETS, type Sheet } from '../print/paper';
 import { drawPdf, type Pen } from '../print/pen';
-import { hexOf, type OutgoingColourway } from './kept-colourways';
 
 /** More colours than these of one colourway are not listed by name. */
 const MAX_LISTED = 24;
@@ -95,12 +96,13 @@ function drawColourway(
     const swatch = type.small;
     pen.block(one.colour, x, line - swatch * 0.8, swatch * 1.6, swatch);
     const share = `${Math.round(100 * (one.share ?? 0))} %`;
+    const hex = hexFromOklab(one.colour);
     // A long name is cut, and no figure.
     const words = [
-      `${i + 1}  ${hexOf(one)}`,
+      `${i + 1}  ${hex}`,
       `value ${valueOfOklab(one.colour).toFixed(1)}`,
       share,
-      ...(one.name === hexOf(one) ? [] : [one.name]),
+      ...(one.name === hex ? [] : [one.name]),
     ];
     pen.write(words.join(' · '), x + swatch * 2.2, line, {
       size: type.small,

@@ -167,7 +167,10 @@ export async function filledDrawing(
 }
 
 /** What a worker made of a drawing; what it refuses is thrown as a sentence, with what was kept. */
-async function inWords<T>(result: Promise<T | RefusedDrawing>, kept = NOTHING_KEPT): Promise<T> {
+export async function inWords<T>(
+  result: Promise<T | RefusedDrawing>,
+  kept = NOTHING_KEPT,
+): Promise<T> {
   const made = await result.catch((error: Error & { code?: string }) => {
     if (error.name === 'AbortError' || error.code === 'ERR_WORKER_OUT_OF_MEMORY')
       throw new ServiceError(

@@ -3,12 +3,14 @@ import { fileNameFrom } from '@/core/file-name';
 import { prismJson } from '@/core/formats/prism-json';
 import type { Paper } from '@/contracts/print';
 import { colourwayLibrary } from '@/study/pattern-edits';
+import type { OutgoingColourway } from '@/workers/server/outgoing-colourways';
+import { runDrawing } from '@/workers/server/pool';
 import { zipped, type NamedBytes } from '../files/zips';
 import { fileOf } from '../libraries/transfer';
 import { semaphore } from '../semaphore';
 import { getSettings } from '../settings/settings';
 import { colourwaySheet, type PrintedColourway } from './colourway-sheet';
-import { outgoingColourways, type OutgoingColourway } from './kept-colourways';
+import { inWords } from './drawings';
 import { drawingOf, getPattern } from './patterns';
 import { printedPng, renderedPng } from './render-drawing';
 
@@ -82,7 +84,17 @@ async function outgoing(id: string, ids: readonly string[]) {
   const { svg, facts } = await drawingOf(id, content.drawing);
   return {
     content,
-    ways: outgoingColourways(content, svg, facts, ids),
+    ways: await inWords(
+      runDrawing({
+        kind: 'colour',
+        text: svg,
+        facts,
+        merges: content.merges,
+        colourways: content.colourways,
+        ids,
+      }),
+      'Nothing was changed.',
+    ),
     size: { width: facts.width, height: facts.height },
   };
 }

@@ -68,9 +68,11 @@ export async function listPatterns(): Promise<PatternCard[]> {
 export async function importPattern(
   bytes: Uint8Array,
   fileName: string,
-  id: string = randomUUID(),
+  { id = randomUUID(), signal }: { id?: string; signal?: AbortSignal } = {},
 ): Promise<string> {
   const drawing = await drawingFrom(bytes);
+  // Whoever stopped it doesn't want it to be there later.
+  signal?.throwIfAborted();
   const content = newPattern(titleOf(fileName), drawing.hash);
   const db = await database();
   await db.transaction(async (tx) => {

@@ -8,13 +8,23 @@ import type { Drawing } from '@/core/pattern/drawing';
 import { recoloured } from '@/core/pattern/recolour';
 import { traceFlat } from '@/core/pattern/trace-flat';
 import type { DrawingSize } from '@/core/pattern/view-box';
+import type { PatternContent } from '@/contracts/pattern';
+import type { DrawingFacts } from '@/contracts/pattern-drawing';
+import { outgoingColourways, type OutgoingColourway } from './outgoing-colourways';
 
 /** What a worker does with drawings: they come from strangers, so they are read in a thread that can be ended. */
 export type DrawingJob =
   | { kind: 'read'; text: string }
   | { kind: 'trace'; picture: Picture }
   /** The regions between lines: `ink` is a rendering of the lines alone. */
-  | { kind: 'fill'; text: string; ink: Picture; gap: number; repeats: boolean };
+  | { kind: 'fill'; text: string; ink: Picture; gap: number; repeats: boolean }
+  /** The drawing in the colourways that go out. */
+  | ({
+      kind: 'colour';
+      text: string;
+      facts: DrawingFacts;
+      ids: readonly string[];
+    } & Pick<PatternContent, 'merges' | 'colourways'>);
 
 /** A drawing that was read, and its text in colours that a rendering can be read by. */
 export interface ReadKeyedDrawing {
@@ -39,7 +49,8 @@ export interface RefusedDrawing {
   refused: string;
 }
 
-export type DrawingJobResult = ReadKeyedDrawing | string | FilledDrawing | RefusedDrawing;
+export type DrawingJobResult =
+  ReadKeyedDrawing | string | FilledDrawing | OutgoingColourway[] | RefusedDrawing;
 
 /** Shapes are what is painted, not what only holds others. */
 const SHAPES = new Set([
@@ -71,6 +82,7 @@ export function drawingJob(job: DrawingJob): DrawingJobResult {
 
 function done(job: DrawingJob): Exclude<DrawingJobResult, RefusedDrawing> {
   if (job.kind === 'trace') return traceFlat(job.picture);
+  if (job.kind === 'colour') return outgoingColourways(job, job.text, job.facts, job.ids);
   const drawing = readDrawing(job.text);
   if (job.kind === 'fill') return filled(job, drawing.size);
   const hexes = [...new Set(drawing.paints.map(({ hex }) => hex))];

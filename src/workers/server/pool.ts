@@ -6,6 +6,7 @@ import type { Picture } from '@/core/picture/picture';
 import type { DrawingJob, FilledDrawing, ReadKeyedDrawing, RefusedDrawing } from './drawing-job';
 import type { ReadingJob, ReadingResult } from './job';
 import type { MadeJob } from './made-job';
+import type { OutgoingColourway } from './outgoing-colourways';
 import type { MadePlates, PlatesJob } from './plates-job';
 import type { PushJob, PushSaid } from './push-job';
 import type { ReadJob, ReadJobResult } from './read-job';
@@ -97,9 +98,14 @@ export function runRead(job: ReadJob): Promise<ReadJobResult> {
   return readers().run(job, { signal: AbortSignal.timeout(READ_SECONDS * 1000) });
 }
 
-type DrawingResults = { read: ReadKeyedDrawing; trace: string; fill: FilledDrawing };
+type DrawingResults = {
+  read: ReadKeyedDrawing;
+  trace: string;
+  fill: FilledDrawing;
+  colour: OutgoingColourway[];
+};
 
-/** Reads, traces or fills a drawing, or says why it can't; rejected as `runRead` is. */
+/** Reads, traces, fills or colours a drawing, or says why it can't; rejected as `runRead` is. */
 export function runDrawing<K extends DrawingJob['kind']>(
   job: Extract<DrawingJob, { kind: K }>,
 ): Promise<DrawingResults[K] | RefusedDrawing> {

@@ -30,7 +30,7 @@ interface Props {
 
 /** What goes out: what is looked at as SVG or PNG, and all that is kept as a sheet or a zip. */
 export function ExportTab({ shown, all }: Props) {
-  const { facts, patternId, title, write } = useDrawing();
+  const { facts, patternId, title, write, worker } = useDrawing();
   const store = usePatternState();
   const drawing = useContent((content) => content.drawing);
   const original = facts.kind === 'png' ? Math.max(facts.width, facts.height) : DEFAULT_SIDE;
@@ -97,10 +97,10 @@ export function ExportTab({ shown, all }: Props) {
           onChange={({ target }) => setTyped(target.value)}
         />
         <div className="mt-2 flex gap-2">
-          <Button disabled={busy !== null} onClick={() => void svg()}>
+          <Button disabled={busy !== null || !worker} onClick={() => void svg()}>
             Save SVG
           </Button>
-          <Button disabled={busy !== null || !isRight} onClick={() => void png()}>
+          <Button disabled={busy !== null || !worker || !isRight} onClick={() => void png()}>
             Save PNG tile
           </Button>
         </div>

@@ -1,9 +1,11 @@
 'use client';
 
+import { CircleHelp } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import type { Pattern } from '@/contracts/pattern-drawing';
 import { addressOf } from '@/ui/address';
+import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { SavedAndUndo } from '@/ui/saved-and-undo';
 import { TopLine } from '@/ui/shell';
@@ -19,6 +21,8 @@ import { ExportTab } from './export-tab';
 import { HandProvider, useHand } from './hand';
 import { KeptRow } from './kept-row';
 import { KeptTools } from './kept-tools';
+import { KeySheet } from './key-sheet';
+import { LOOK_KEYS, LOOK_TITLES } from './looks';
 import { LinesTab } from './lines-tab';
 import { PatternHead } from './pattern-head';
 import {
@@ -27,7 +31,6 @@ import {
   patternCodec,
   TABS,
   TRIED,
-  type Look,
   type PatternTab,
   type PatternView,
 } from './pattern-view';
@@ -37,13 +40,6 @@ import { FITTED } from './use-pan-zoom';
 import { PatternStoreContext, usePatternState, usePatternStore } from './use-pattern';
 import { Wall } from './wall';
 
-const LOOK_TITLES: Record<Look, string> = {
-  one: 'one',
-  wall: 'wall',
-  two: 'side by side',
-  cloth: 'as cloth',
-};
-const LOOK_KEYS: Readonly<Record<string, Look>> = { o: 'one', w: 'wall', t: 'two', c: 'cloth' };
 const TAB_TITLES: Record<PatternTab, string> = {
   duplicates: 'near-duplicates',
   colours: 'colours',
@@ -76,6 +72,7 @@ function Room({ pattern, view: opened }: { pattern: Pattern; view: PatternView }
   const room = useDrawing();
   const hand = useHand();
   const [view, setView] = useState(opened);
+  const [isKeys, setKeys] = useState(false);
   const [stage, setStage] = useState(FITTED);
   const [pointed, point] = useState<readonly string[] | null>(null);
   const look = (part: Partial<PatternView>) => setView((was) => ({ ...was, ...part }));
@@ -83,7 +80,8 @@ function Room({ pattern, view: opened }: { pattern: Pattern; view: PatternView }
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || typing(event)) return;
-      const next = LOOK_KEYS[event.key.toLowerCase()];
+      if (event.key === '?') setKeys(true);
+      const next = LOOKS.find((look) => LOOK_KEYS[look] === event.key.toLowerCase());
       if (next) setView((was) => ({ ...was, look: next }));
     };
     window.addEventListener('keydown', listen);
@@ -120,6 +118,10 @@ function Room({ pattern, view: opened }: { pattern: Pattern; view: PatternView }
     <div className="flex h-dvh flex-col bg-panel max-md:h-auto max-md:min-h-dvh">
       <TopLine>
         <SavedAndUndo {...{ history, saveState, undo, redo }} />
+        <Button weight="quiet" aria-label="Keys (?)" title="Keys (?)" onClick={() => setKeys(true)}>
+          <CircleHelp size={20} aria-hidden />
+        </Button>
+        <KeySheet open={isKeys} onClose={() => setKeys(false)} />
       </TopLine>
       <main className="flex min-h-0 grow max-md:flex-col">
         <div className="flex min-w-0 grow flex-col max-md:h-[80vh]">

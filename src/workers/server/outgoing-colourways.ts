@@ -1,4 +1,3 @@
-import { hexFromOklab } from '@/core/colour/hex';
 import { colouredText, namesAndInks, paintedIn } from '@/core/pattern/coloured';
 import { mapOfAll, mergedDrawing, mergeTargets } from '@/core/pattern/merges';
 import { paintsOf } from '@/core/pattern/paints';
@@ -17,7 +16,7 @@ export interface OutgoingColourway {
 
 /** The drawing with its near-duplicates merged, then the chosen colourways in their order. */
 export function outgoingColourways(
-  { merges, colourways }: PatternContent,
+  { merges, colourways }: Pick<PatternContent, 'merges' | 'colourways'>,
   svg: string,
   facts: DrawingFacts,
   ids: readonly string[],
@@ -50,6 +49,3 @@ export function outgoingColourways(
       ),
   ];
 }
-
-/** What is written below a colour: its hex; its name above it. */
-export const hexOf = ({ colour }: WayColour) => hexFromOklab(colour);
