@@ -84,7 +84,7 @@ test('lines are filled, a flat picture is traced, and what can’t be is refused
     .setInputFiles({ name: 'flat cloth.png', mimeType: 'image/png', buffer: flat });
   await expect(page.getByRole('heading', { name: 'flat cloth' })).toBeVisible();
   await tab(page, 'export');
-  await expect(page.getByLabel('PNG: pixels along the longer side')).toHaveValue('160');
+  await expect(page.getByLabel('PNG: pixels along the longer side')).toHaveValue('240');
   // The tile in its own colours and size is the picture, to the last pixel.
   await row(page)
     .getByRole('button', { name: /as it was drawn/ })

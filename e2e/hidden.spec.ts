@@ -1,4 +1,3 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
 import sharp from 'sharp';
@@ -15,6 +14,7 @@ import {
   toTab,
   tray,
 } from './page-actions';
+import { violationsOf } from './violations';
 
 const app = appFor('demo');
 const finding = (page: Page) => page.getByTestId('finding');
@@ -93,8 +93,7 @@ test('a fog: what is hidden is listed, shown, mapped and taken as pairs', async 
   await choose(page, 'What is printed', 'the list');
   await expect(page.getByRole('img', { name: /^List of \d+ hidden colours/ })).toBeVisible();
   await page.keyboard.press('Escape');
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map(({ id }) => id)).toEqual([]);
+  expect(await violationsOf(page)).toEqual([]);
 });
 
 test('strengthening: sliders, its bounds and proof, looks that last, families left alone, undone', async ({

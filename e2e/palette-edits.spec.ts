@@ -1,4 +1,3 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Locator, Page } from '@playwright/test';
 import { appFor, expect, test } from './app';
 import {
@@ -17,6 +16,7 @@ import {
   toTab,
   tray,
 } from './page-actions';
+import { violationsOf } from './violations';
 
 const app = appFor('demo');
 const panel = (page: Page): Locator => page.getByRole('complementary', { name: 'Findings' });
@@ -47,7 +47,7 @@ test('weight against a target, and how the palette holds the picture', async ({ 
     .toBeLessThan(failed);
   await choose(page, 'What is shown', 'where it fails');
   await expect(page).toHaveURL(/fit=failing/);
-  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+  expect(await violationsOf(page)).toEqual([]);
 });
 
 test('building: a ladder that swings as one, a harmony, what follows, what a few can make', async ({
@@ -89,7 +89,7 @@ test('building: a ladder that swings as one, a harmony, what follows, what a few
       .getByRole('button', { name: new RegExp(`^${n}, `) })
       .click();
   await expect(finding(page)).toContainText(/mixes of two and three reach \d+.% of the picture/);
-  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+  expect(await violationsOf(page)).toEqual([]);
 });
 
 test('a colour is changed by keys and field, keeps what it was, and one click goes back', async ({

@@ -1,4 +1,3 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Locator, Page } from '@playwright/test';
 import { spawnSync } from 'node:child_process';
 import { root } from '../scripts/lib.mjs';
@@ -21,6 +20,7 @@ import {
   toTab,
   tray,
 } from './page-actions';
+import { violationsOf } from './violations';
 
 const app = appFor('demo');
 const panel = (page: Page): Locator => page.getByRole('complementary', { name: 'Findings' });
@@ -210,7 +210,7 @@ test('a finger chooses several in the tray; a series says what strays', async ({
   await expect(page.getByText(/has nothing near it/).first()).toBeVisible();
   await reload(page);
   await expect(page.getByRole('listitem').getByRole('heading')).toHaveCount(2);
-  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+  expect(await violationsOf(page)).toEqual([]);
   await context.close();
 });
 

@@ -118,7 +118,7 @@ if (!check('chromium', () => (ensureChromium() ? 0 : 1))) end();
 suite(
   'browser tests',
   'build/playwright.json',
-  () => runNode('@playwright/test/cli.js', ['test'], {}, 42),
+  () => runNode('@playwright/test/cli.js', ['test'], {}, 57),
   ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }),
 );
 end();

@@ -1,5 +1,6 @@
 import { linearFromOklab, oklabFromLinear, type Oklab } from '../../src/core/colour/oklab';
 import { toEncoded } from '../../src/core/colour/srgb';
+import { inverted, mapped, squareToQuad, type Quad } from '../../src/core/raster/homography';
 import { pictureOf, type Picture } from '../../src/core/picture/picture';
 import { chance, noise, smooth } from './chance';
 
@@ -42,8 +43,8 @@ export function strokeSheet(sheet: StrokeSheet): { picture: Picture; places: Str
   const random = chance(seed);
   const rows = Math.ceil(colours.length / columns);
   const corners = cornersOf(tilt, random);
-  const toSheet = inverted(squareTo(corners));
-  const toPhoto = squareTo(corners);
+  const toPhoto = squareToQuad(corners)!;
+  const toSheet = inverted(toPhoto);
   const lay = Array.from({ length: colours.length }, () => ({
     x: (random() - 0.5) * 0.12,
     y: (random() - 0.5) * 0.12,
@@ -62,7 +63,7 @@ export function strokeSheet(sheet: StrokeSheet): { picture: Picture; places: Str
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
       const [px, py] = [x / width, y / height];
-      const [u, v] = applied(toSheet, px, py);
+      const [u, v] = mapped(toSheet, px, py);
       const inside = u >= 0 && u <= 1 && v >= 0 && v <= 1;
       const surface = inside ? surfaceAt(u, v) : tableAt(px, py);
       const edge = Math.cos(shadowTurn) * (px - 0.5) + Math.sin(shadowTurn) * (py - 0.5);
@@ -77,7 +78,7 @@ export function strokeSheet(sheet: StrokeSheet): { picture: Picture; places: Str
     }
   const places = colours.map((_, i) => {
     const [u, v] = [(i % columns) + 0.5 + lay[i].x, Math.floor(i / columns) + 0.5 + lay[i].y];
-    const [x, y] = applied(
+    const [x, y] = mapped(
       toPhoto,
       margin + ((1 - 2 * margin) * u) / columns,
       margin + ((1 - 2 * margin) * v) / rows,
@@ -115,10 +116,9 @@ export function strokeSheet(sheet: StrokeSheet): { picture: Picture; places: Str
   }
 }
 
-type Homography = readonly number[];
 
 /** The corners of the sheet in the photograph, clockwise from the upper left. */
-function cornersOf(tilt: number, random: () => number): [number, number][] {
+function cornersOf(tilt: number, random: () => number): Quad {
   const jitter = () => (random() - 0.5) * 0.03;
   const inset = 0.16 * tilt;
   const slant = (random() - 0.5) * 0.1 * tilt;
@@ -130,34 +130,3 @@ function cornersOf(tilt: number, random: () => number): [number, number][] {
   ];
 }
 
-/** The homography that brings the unit square to four corners. Source: P. Heckbert, "Fundamentals of texture mapping", 1989. */
-function squareTo([[x0, y0], [x1, y1], [x2, y2], [x3, y3]]: readonly (readonly [
-  number,
-  number,
-])[]): Homography {
-  const [sx, sy] = [x0 - x1 + x2 - x3, y0 - y1 + y2 - y3];
-  const [dx1, dx2, dy1, dy2] = [x1 - x2, x3 - x2, y1 - y2, y3 - y2];
-  const det = dx1 * dy2 - dx2 * dy1;
-  const g = (sx * dy2 - dx2 * sy) / det;
-  const h = (dx1 * sy - sx * dy1) / det;
-  return [x1 - x0 + g * x1, x3 - x0 + h * x3, x0, y1 - y0 + g * y1, y3 - y0 + h * y3, y0, g, h, 1];
-}
-
-function applied([a, b, c, d, e, f, g, h, i]: Homography, u: number, v: number): [number, number] {
-  const w = g * u + h * v + i;
-  return [(a * u + b * v + c) / w, (d * u + e * v + f) / w];
-}
-
-function inverted([a, b, c, d, e, f, g, h, i]: Homography): Homography {
-  return [
-    e * i - f * h,
-    c * h - b * i,
-    b * f - c * e,
-    f * g - d * i,
-    a * i - c * g,
-    c * d - a * f,
-    d * h - e * g,
-    b * g - a * h,
-    a * e - b * d,
-  ];
-}

@@ -3,7 +3,7 @@ import { LINEAR_OF_BYTE } from '../colour/srgb';
 import type { Picture } from '../picture/picture';
 import { connectedComponents } from '../raster/connected-components';
 import { quantileOf } from '../raster/quantile';
-import { mapped } from './homography';
+import { mapped } from '../raster/homography';
 import { fittedLattice, type Lattice, type Point } from './lattice';
 import { paperLight, type LightGrid } from './paper-light';
 

@@ -4,7 +4,7 @@ import { oklabDistance, type Oklab } from '../colour/oklab';
 import { bytesFromOklab } from '../colour/hex';
 import { randomFrom } from '../seeded';
 import { pictureOf, type Picture } from '../picture/picture';
-import { fittedHomography, mapped } from './homography';
+import { fittedHomography, mapped } from '../raster/homography';
 import { fittedLattice } from './lattice';
 import { readSheet } from './read-sheet';
 

@@ -1,0 +1,148 @@
+import { solved } from '../mixing/linear-system';
+import { composed, mapped, type Homography } from '../raster/homography';
+import type { Grid } from './value-grid';
+
+/** How far two local contrasts may part before they count for less (Cauchy's weight). */
+const PART = 0.8;
+const MAX_STEPS = 25;
+/** In cells: a step that moves no corner farther ends the search. */
+const STILL = 0.02;
+/** Added to the diagonal of the normal equations, as a share of it (Levenberg). */
+const DAMPING = 1e-3;
+/** Of the model so much has to lie within the photograph. */
+const MIN_OVERLAP = 0.35;
+
+/** A grid as another sees it through a map: its numbers there, and where it has any. */
+export function warpedInto(grid: Grid, toGrid: Homography, width: number, height: number): Grid {
+  const data = new Float32Array(width * height);
+  const mask = new Uint8Array(width * height);
+  const [h0, h1, h2, h3, h4, h5, h6, h7, h8] = toGrid;
+  // In full and without allocation: what an alignment costs.
+  for (let y = 0, c = 0; y < height; y++)
+    for (let x = 0; x < width; x++, c++) {
+      const w = h6 * x + h7 * y + h8;
+      const u = (h0 * x + h1 * y + h2) / w;
+      const v = (h3 * x + h4 * y + h5) / w;
+      if (!(u >= 0 && v >= 0 && u + 1 < grid.width && v + 1 < grid.height)) continue;
+      const u0 = u | 0;
+      const v0 = v | 0;
+      const at = v0 * grid.width + u0;
+      if (!grid.mask[at] || !grid.mask[at + 1] || !grid.mask[at + grid.width]) continue;
+      const fu = u - u0;
+      const fv = v - v0;
+      const upper = grid.data[at] + fu * (grid.data[at + 1] - grid.data[at]);
+      const below = at + grid.width;
+      const lower = grid.data[below] + fu * (grid.data[below + 1] - grid.data[below]);
+      data[c] = upper + fv * (lower - upper);
+      mask[c] = 1;
+    }
+  return { width, height, data, mask };
+}
+
+export interface Alignment {
+  /** From the model's cells to the photograph's. */
+  toPhoto: Homography;
+  /** Correlation of the local contrasts where both are, −1 to 1; −1 where too little of the model is in the photograph. */
+  score: number;
+}
+
+/** How well a placement holds: the correlation of two local contrasts. */
+export function alignmentScore(model: Grid, photo: Grid, toPhoto: Homography): number {
+  return correlation(model, warpedInto(photo, toPhoto, model.width, model.height));
+}
+
+function correlation(model: Grid, seen: Grid): number {
+  const { width, height } = model;
+  let [mm, ss, ms, n] = [0, 0, 0, 0];
+  for (let c = 0; c < width * height; c++) {
+    if (!seen.mask[c] || !model.mask[c]) continue;
+    mm += model.data[c] ** 2;
+    ss += seen.data[c] ** 2;
+    ms += model.data[c] * seen.data[c];
+    n++;
+  }
+  return n < MIN_OVERLAP * width * height || mm === 0 || ss === 0 ? -1 : ms / Math.sqrt(mm * ss);
+}
+
+/**
+ * Moves a placement of the model in a photograph to where their local contrasts agree best: Gauss and Newton's steps on
+ * the eight entries of a homography, with the mean of both gradients and weights that let what was repainted go.
+ * Source: S. Benhimane, E. Malis, "Homography-based 2D visual tracking and servoing", IJRR 26(7), 2007; the weights by
+ * P. Holland, R. Welsch, "Robust regression using iteratively reweighted least-squares", 1977.
+ */
+export function aligned(model: Grid, photo: Grid, start: Homography): Alignment {
+  const { width, height } = model;
+  let toPhoto = start;
+  let best: Alignment = { toPhoto, score: -1 };
+  const [cx, cy] = [(width - 1) / 2, (height - 1) / 2];
+  const unit = Math.max(cx, cy);
+  // From the model's cells to −1…1 about its middle, in which steps are taken.
+  const inward: Homography = [1 / unit, 0, -cx / unit, 0, 1 / unit, -cy / unit, 0, 0, 1];
+  const outward: Homography = [unit, 0, cx, 0, unit, cy, 0, 0, 1];
+  const row = new Float64Array(8);
+  for (let step = 0; step < MAX_STEPS; step++) {
+    const seen = warpedInto(photo, toPhoto, width, height);
+    const score = correlation(model, seen);
+    if (score > best.score) best = { toPhoto, score };
+    else if (score < best.score - 0.2) break;
+    const rows = Array.from({ length: 8 }, () => new Float64Array(9));
+    for (let y = 1; y < height - 1; y++)
+      for (let x = 1; x < width - 1; x++) {
+        const c = y * width + x;
+        const isThere =
+          seen.mask[c] &&
+          seen.mask[c - 1] &&
+          seen.mask[c + 1] &&
+          seen.mask[c - width] &&
+          seen.mask[c + width] &&
+          model.mask[c];
+        if (!isThere) continue;
+        const off = seen.data[c] - model.data[c];
+        const w = 1 / (1 + (off / PART) ** 2);
+        const gx =
+          (seen.data[c + 1] - seen.data[c - 1] + model.data[c + 1] - model.data[c - 1]) / 4;
+        const gy =
+          (seen.data[c + width] -
+            seen.data[c - width] +
+            model.data[c + width] -
+            model.data[c - width]) /
+          4;
+        const u = (x - cx) / unit;
+        const v = (y - cy) / unit;
+        // By the entries of a small homography about the identity, in units of half the longer side.
+        const along = -(gx * u + gy * v);
+        row[0] = gx * u;
+        row[1] = gx * v;
+        row[2] = gx;
+        row[3] = gy * u;
+        row[4] = gy * v;
+        row[5] = gy;
+        row[6] = along * u;
+        row[7] = along * v;
+        for (let i = 0; i < 8; i++) {
+          const wi = w * row[i];
+          for (let j = i; j < 8; j++) rows[i][j] += wi * row[j];
+          rows[i][8] -= wi * off;
+        }
+      }
+    for (let i = 0; i < 8; i++) {
+      rows[i][i] += DAMPING * rows[i][i] + 1e-9;
+      for (let j = 0; j < i; j++) rows[i][j] = rows[j][i];
+    }
+    const d = solved(rows).map((entry) => entry / unit);
+    if (!d.every((entry) => Math.abs(entry) < 0.5)) break;
+    const small: Homography = [1 + d[0], d[1], d[2], d[3], 1 + d[4], d[5], d[6], d[7], 1];
+    toPhoto = composed(toPhoto, composed(outward, composed(small, inward)));
+    const moved = [
+      [-1, -1],
+      [1, -1],
+      [1, 1],
+      [-1, 1],
+    ].map(([u, v]) => {
+      const [mu, mv] = mapped(small, u, v);
+      return unit * Math.hypot(mu - u, mv - v);
+    });
+    if (Math.max(...moved) < STILL) break;
+  }
+  return best;
+}

@@ -1,0 +1,161 @@
+import { linearFromOklab, writeOklab } from '../colour/oklab';
+import { luminance } from '../colour/srgb';
+import { quickValueOfLuminance } from '../colour/value';
+import { MASS_CELLS } from '../measure/masses';
+import { blocksOf } from '../picture/blocks';
+import { colourGrid, type ColourGrid } from '../picture/colour-grid';
+import type { Place } from '../picture/framing';
+import type { Picture } from '../picture/picture';
+import { DEFAULT_SQUINT, squint } from '../picture/squint';
+import type { Quad } from '../raster/homography';
+import { quantileOf } from '../raster/quantile';
+import { falloffOf, type Falloff } from './even-light';
+import { laidOn, type LaidOn } from './laid-on';
+import {
+  CARD_REFLECTANCE,
+  marginSamples,
+  PAPER_REFLECTANCE,
+  placeSample,
+  type KnownSample,
+} from './reference';
+import { MIN_CONFIDENCE, register, type Registration } from './registration';
+import { relationsOf, residualOf, type Relation } from './relations';
+import { fitShift, type Shift, type StudyCells } from './shift';
+
+export interface CompareOptions {
+  /** The model's corners in the study's photograph, clockwise from the upper left, in fractions of it. */
+  corners?: Quad;
+  /** A place of white paper or of a grey card in the photograph, in fractions of it. */
+  white?: Place;
+  /** A file made on a screen: its colours are what they are. */
+  isDigital?: boolean;
+}
+
+/** By what a study's colours are known: its file, paper around it, a place that was named. */
+export type KnownBy = 'file' | 'paper' | 'place';
+
+export interface Comparison {
+  registration: Registration;
+  /** Null where nothing of known colour is seen: evening the light takes the shift away with it. */
+  shift: Shift | null;
+  knownBy: KnownBy | null;
+  /** The largest first. */
+  relations: Relation[];
+}
+
+/**
+ * A study against its model. The photograph is laid on the model and its light evened; what the study has otherwise
+ * everywhere is its shift, what is left are relations. Null where the study isn't found in the photograph.
+ */
+export function compare(
+  model: Picture,
+  photo: Picture,
+  { corners, white, isDigital = false }: CompareOptions = {},
+): Comparison | null {
+  const registration = register(model, photo, corners);
+  if (!registration || registration.confidence < MIN_CONFIDENCE) return null;
+  const { toPhoto } = registration;
+  const squinted = squint(model, DEFAULT_SQUINT);
+  const grid = colourGrid(squinted, blocksOf(squinted), MASS_CELLS);
+  const seen = laidOn(grid, photo, toPhoto);
+  const place = white && !isDigital ? placeSample(photo, toPhoto, white) : null;
+  const paper = isDigital ? [] : marginSamples(photo, toPhoto, model.width / model.height, seen);
+  const falloff: Falloff = isDigital ? () => 0 : falloffOf(grid, seen, paper);
+  const { balance, knownBy } = isDigital
+    ? { balance: [0, 0, 0] as const, knownBy: 'file' as const }
+    : balanceOf(grid, seen, falloff, place, paper);
+  const study = studyCells(grid, seen, falloff, balance);
+  const shift = fitShift(grid, study, knownBy === null);
+  const residual = residualOf(grid, study, shift);
+  const relations = relationsOf(grid, study, shift, residual);
+  const { value, valueGain, chromaGain, hueTurn } = shift;
+  return {
+    registration,
+    shift: knownBy === null ? null : { value, valueGain, chromaGain, hueTurn },
+    knownBy,
+    relations,
+  };
+}
+
+type Logs = readonly [number, number, number];
+
+/** The logarithm of the light that white would send, by channel, and by what it is known. */
+function balanceOf(
+  model: ColourGrid,
+  seen: LaidOn,
+  falloff: Falloff,
+  place: KnownSample | null,
+  paper: readonly KnownSample[],
+): { balance: Logs; knownBy: KnownBy | null } {
+  const middle = (samples: readonly KnownSample[], k: number) =>
+    quantileOf(
+      Float64Array.from(samples, ({ u, v, logs }) => logs[k] - falloff(u, v)),
+      0.5,
+    );
+  const by = (samples: readonly KnownSample[], reflectance: number): Logs =>
+    [0, 1, 2].map((k) => middle(samples, k) - Math.log(reflectance)) as unknown as Logs;
+  if (place) {
+    // Paper and an 18 % card are some four steps apart: the study says which of them it is.
+    const [asPaper, asCard] = [PAPER_REFLECTANCE, CARD_REFLECTANCE].map((reflectance) => {
+      const balance = by([place], reflectance);
+      const study = studyCells(model, seen, falloff, balance);
+      return { balance, off: Math.abs(medianDifference(model, study)) };
+    });
+    return { balance: (asPaper.off <= asCard.off ? asPaper : asCard).balance, knownBy: 'place' };
+  }
+  if (paper.length > 0) return { balance: by(paper, PAPER_REFLECTANCE), knownBy: 'paper' };
+  return { balance: likeModel(model, seen, falloff), knownBy: null };
+}
+
+function medianDifference(model: ColourGrid, study: StudyCells): number {
+  const differences: number[] = [];
+  study.mask.forEach((there, c) => {
+    if (there) differences.push(study.value[c] - model.value[c]);
+  });
+  return quantileOf(Float64Array.from(differences), 0.5);
+}
+
+const DARK = 1e-4;
+
+/** Without anything of known colour: as the study would be had it the model's light on the whole. */
+function likeModel(model: ColourGrid, { light, mask }: LaidOn, falloff: Falloff): Logs {
+  const logs: number[][] = [[], [], []];
+  for (let c = 0; c < mask.length; c++) {
+    if (!mask[c] || !model.mask[c] || model.value[c] < 1) continue;
+    const { r, g, b } = linearFromOklab({
+      L: model.oklab[c * 3],
+      a: model.oklab[c * 3 + 1],
+      b: model.oklab[c * 3 + 2],
+    });
+    const own = [r, g, b];
+    const at = falloff(...middleOf(model, c));
+    for (let k = 0; k < 3; k++)
+      logs[k].push(
+        Math.log(Math.max(DARK, light[c * 3 + k])) - at - Math.log(Math.max(DARK, own[k])),
+      );
+  }
+  return logs.map((channel) => quantileOf(Float64Array.from(channel), 0.5)) as unknown as Logs;
+}
+
+function middleOf({ width, across, down }: ColourGrid, c: number): [u: number, v: number] {
+  return [((c % width) + 0.5) / across, (Math.floor(c / width) + 0.5) / down];
+}
+
+/** The study's colours, freed of the light that fell on it. */
+function studyCells(
+  model: ColourGrid,
+  { light, mask }: LaidOn,
+  falloff: Falloff,
+  balance: Logs,
+): StudyCells {
+  const oklab = new Float32Array(light.length);
+  const value = new Float32Array(mask.length);
+  for (let c = 0; c < mask.length; c++) {
+    if (!mask[c]) continue;
+    const at = falloff(...middleOf(model, c));
+    const [r, g, b] = balance.map((log, k) => light[c * 3 + k] * Math.exp(-log - at));
+    writeOklab(r, g, b, oklab, c * 3);
+    value[c] = quickValueOfLuminance(luminance(r, g, b));
+  }
+  return { oklab, value, mask };
+}
