@@ -7,6 +7,7 @@ import { LEANS } from '../src/core/palette/lean';
 import { amplify, hiddenReport, WAY_NAMES } from './amplify';
 import { MAPPINGS } from '../src/core/pattern/map-paints';
 import { colourway } from './colourway';
+import { compareReport } from './compare';
 import { convert, ConvertError } from './convert';
 import { mixReport, pigmentReport, recipeReport } from './mix';
 import { measureReport, paletteReport } from './reports';
@@ -36,6 +37,10 @@ const HELP = `prism: Bold Prism's measures on the command line
   prism colourway DRAWING.svg --palette FILE --out FILE
                                          a vector drawing in a library's colours, near-duplicates as one, every other
                                          byte as it was; --by ${MAPPINGS.join(' or ')}; what could run is left out and said
+
+  prism compare MODEL STUDY              a photographed study against its model, as JSON; --corners x,y,x,y,x,y,x,y
+                                         of the model in it, clockwise from the upper left, in fractions of it;
+                                         --white x,y a place of paper or grey card; --digital for a file made on a screen
 
 PICTURE is a JPEG, PNG, WebP, AVIF, TIFF or GIF file. Exit code 2: a call or a file that can't be read.`;
 
@@ -137,6 +142,16 @@ const COMMANDS: Record<string, Command> = {
       return report;
     },
   },
+  compare: {
+    takes: ['corners', 'white', 'digital'],
+    given: ['a model', 'a study'],
+    run: async ([model, study], { corners, white, digital }) =>
+      compareReport(await read(model), await read(study), {
+        corners: corners === undefined ? undefined : numbers('--corners', corners, 8, -1, 2),
+        white: white === undefined ? undefined : numbers('--white', white, 2, 0, 1),
+        isDigital: digital,
+      }),
+  },
   mood: ofPicture(['mood', 'out'], (bytes, { mood: name, out }) => {
     if (name === undefined) throw new BadCall(`mood needs --mood, one of ${MOODS.join(', ')}`);
     if (out === undefined) throw new BadCall('mood needs --out FILE');
@@ -181,6 +196,9 @@ function parse() {
         mode: { type: 'string' },
         mood: { type: 'string' },
         by: { type: 'string' },
+        corners: { type: 'string' },
+        white: { type: 'string' },
+        digital: { type: 'boolean' },
         from: { type: 'string' },
         to: { type: 'string' },
         thin: { type: 'string' },
@@ -213,6 +231,16 @@ function whole(name: string, text: string, least: number, most: number): number 
   if (!Number.isInteger(n) || n < least || n > most)
     throw new BadCall(`${name} takes a whole number from ${least} to ${most}, not “${text}”`);
   return n;
+}
+
+/** Numbers between commas, each from `least` to `most`. */
+function numbers(name: string, text: string, count: number, least: number, most: number): number[] {
+  const list = text.split(',').map((one) => (one.trim() === '' ? NaN : Number(one)));
+  if (list.length !== count || !list.every((n) => n >= least && n <= most))
+    throw new BadCall(
+      `${name} takes ${count} numbers from ${least} to ${most} between commas, not “${text}”`,
+    );
+  return list;
 }
 
 async function read(file: string): Promise<Uint8Array> {

@@ -6,7 +6,6 @@ import { blocksOf } from '../picture/blocks';
 import { colourGrid, type ColourGrid } from '../picture/colour-grid';
 import type { Place } from '../picture/framing';
 import type { Picture } from '../picture/picture';
-import { DEFAULT_SQUINT, squint } from '../picture/squint';
 import type { Quad } from '../raster/homography';
 import { quantileOf } from '../raster/quantile';
 import { falloffOf, type Falloff } from './even-light';
@@ -20,6 +19,7 @@ import {
 } from './reference';
 import { MIN_CONFIDENCE, register, type Registration } from './registration';
 import { relationsOf, residualOf, type Relation } from './relations';
+import { steadyCells } from './steady-cells';
 import { fitShift, type Shift, type StudyCells } from './shift';
 
 export interface CompareOptions {
@@ -53,21 +53,22 @@ export function compare(
   { corners, white, isDigital = false }: CompareOptions = {},
 ): Comparison | null {
   const registration = register(model, photo, corners);
-  if (!registration || registration.confidence < MIN_CONFIDENCE) return null;
+  // Corners that were set by hand are believed.
+  if (!registration || (registration.confidence < MIN_CONFIDENCE && !corners)) return null;
   const { toPhoto } = registration;
-  const squinted = squint(model, DEFAULT_SQUINT);
-  const grid = colourGrid(squinted, blocksOf(squinted), MASS_CELLS);
+  const grid = colourGrid(model, blocksOf(model), MASS_CELLS);
+  const steady = steadyCells(grid);
   const seen = laidOn(grid, photo, toPhoto);
   const place = white && !isDigital ? placeSample(photo, toPhoto, white) : null;
   const paper = isDigital ? [] : marginSamples(photo, toPhoto, model.width / model.height, seen);
-  const falloff: Falloff = isDigital ? () => 0 : falloffOf(grid, seen, paper);
+  const falloff: Falloff = isDigital ? () => 0 : falloffOf(grid, seen, steady, paper);
   const { balance, knownBy } = isDigital
     ? { balance: [0, 0, 0] as const, knownBy: 'file' as const }
     : balanceOf(grid, seen, falloff, place, paper);
   const study = studyCells(grid, seen, falloff, balance);
-  const shift = fitShift(grid, study, knownBy === null);
+  const shift = fitShift(grid, study, steady, knownBy === null);
   const residual = residualOf(grid, study, shift);
-  const relations = relationsOf(grid, study, shift, residual);
+  const relations = relationsOf(grid, study, shift, residual, steady);
   const { value, valueGain, chromaGain, hueTurn } = shift;
   return {
     registration,

@@ -32,16 +32,16 @@ const shapes = (u: number, v: number): number[] => {
  * How the light falls on a study: a quadratic in the logarithm of light, fitted together with a free curve of the study's
  * light over the model's value, so that a study which is lighter or duller on the whole isn't taken for uneven light; by
  * iteratively reweighted least squares, so that single masses which are off aren't either. Paper that shows around the
- * study (`paper`, of one colour) holds it from outside.
+ * study (`paper`, of one colour) holds it from outside. `steady` says which cells count.
  */
 export function falloffOf(
   model: ColourGrid,
   study: LaidOn,
+  steady: Uint8Array,
   paper: readonly KnownSample[],
 ): Falloff {
   const cells: number[] = [];
-  for (let c = 0; c < study.mask.length; c++)
-    if (study.mask[c] && model.mask[c] && !isOnEdge(model, c)) cells.push(c);
+  for (let c = 0; c < study.mask.length; c++) if (study.mask[c] && steady[c]) cells.push(c);
   if (cells.length < 50) return () => 0;
   const knots = knotsOf(Float64Array.from(cells, (c) => model.value[c]));
   const free = knots.length;
@@ -69,39 +69,67 @@ export function falloffOf(
       weight: (PAPER_WEIGHT * cells.length) / paper.length,
     };
   });
-  let found: number[] = [];
-  for (let round = 0; round < ROUNDS; round++) {
-    const rows = Array.from({ length: count }, () => new Float64Array(count + 1));
-    for (const part of [rowsOf, ofPaper]) {
-      const off = found.length === 0 ? null : part.map(({ by, right }) => right - dot(by, found));
-      const spread = off
-        ? Math.max(MIN_SPREAD, 1.4826 * quantileOf(Float64Array.from(off, Math.abs), 0.5))
-        : 1;
-      part.forEach(({ by, right, weight }, i) => {
-        const t = off ? off[i] / (REACH * spread) : 0;
-        if (Math.abs(t) >= 1) return;
-        const w = weight * (1 - t * t) ** 2;
-        for (let j = 0; j < count; j++) {
-          if (by[j] === 0) continue;
-          for (let k = 0; k < count; k++) rows[j][k] += w * by[j] * by[k];
-          rows[j][count] += w * by[j] * right;
-        }
-      });
-    }
-    for (let j = 0; j < 5; j++) rows[free + j][free + j] += RIDGE * cells.length;
-    // A curve of value has no kinks where there is little to go by.
-    for (let j = 1; j + 1 < free; j++)
-      [-1, 2, -1].forEach((one, a) =>
-        [-1, 2, -1].forEach(
-          (other, b) => (rows[j + a - 1][j + b - 1] += SMOOTH * cells.length * one * other),
-        ),
-      );
-    for (let j = 0; j < count; j++) rows[j][j] += 1e-9;
-    found = solved(rows);
-  }
+  // From all cells alike, and from those that are off least in an even light: where a large mass is off, either may lead astray.
+  const solutions = [null, evenWeights(cells, model, logOf, knots)].map((start) => fitted(start));
+  const found = solutions[0].off <= solutions[1].off ? solutions[0].by : solutions[1].by;
   const by = found.slice(free, free + 5);
   if (!by.every(Number.isFinite)) return () => 0;
   return (u, v) => dot(shapes(u, v), by);
+
+  function fitted(start: Float64Array | null): { by: number[]; off: number } {
+    let found: number[] = [];
+    let median = Infinity;
+    for (let round = 0; round < ROUNDS; round++) {
+      const rows = Array.from({ length: count }, () => new Float64Array(count + 1));
+      for (const part of [rowsOf, ofPaper]) {
+        const off = found.length === 0 ? null : part.map(({ by, right }) => right - dot(by, found));
+        const middle = off ? quantileOf(Float64Array.from(off, Math.abs), 0.5) : 0;
+        if (off && part === rowsOf) median = middle;
+        const spread = Math.max(MIN_SPREAD, 1.4826 * middle);
+        part.forEach(({ by, right, weight }, i) => {
+          const t = off ? off[i] / (REACH * spread) : 0;
+          const first = !off && start && part === rowsOf ? start[i] : 1;
+          if (Math.abs(t) >= 1 || first === 0) return;
+          const w = weight * first * (1 - t * t) ** 2;
+          for (let j = 0; j < count; j++) {
+            if (by[j] === 0) continue;
+            for (let k = 0; k < count; k++) rows[j][k] += w * by[j] * by[k];
+            rows[j][count] += w * by[j] * right;
+          }
+        });
+      }
+      for (let j = 0; j < 5; j++) rows[free + j][free + j] += RIDGE * cells.length;
+      // A curve of value has no kinks where there is little to go by.
+      for (let j = 1; j + 1 < free; j++)
+        [-1, 2, -1].forEach((one, a) =>
+          [-1, 2, -1].forEach(
+            (other, b) => (rows[j + a - 1][j + b - 1] += SMOOTH * cells.length * one * other),
+          ),
+        );
+      for (let j = 0; j < count; j++) rows[j][j] += 1e-9;
+      found = solved(rows);
+    }
+    return { by: found, off: median };
+  }
+}
+
+/** Weights by how far each cell is off the median of those of its value, were the light even. */
+function evenWeights(
+  cells: readonly number[],
+  model: ColourGrid,
+  logOf: (c: number) => number,
+  knots: readonly number[],
+): Float64Array {
+  const bins: number[][] = knots.map(() => []);
+  const binOf = cells.map((c) => {
+    const i = knots.findLastIndex((knot) => knot <= model.value[c]);
+    return Math.max(0, i);
+  });
+  cells.forEach((c, i) => bins[binOf[i]].push(logOf(c)));
+  const medians = bins.map((logs) => quantileOf(Float64Array.from(logs), 0.5));
+  const offs = Float64Array.from(cells, (c, i) => Math.abs(logOf(c) - medians[binOf[i]]));
+  const spread = Math.max(MIN_SPREAD, 1.4826 * quantileOf(offs, 0.5));
+  return offs.map((off) => Math.max(0, 1 - (off / (2.5 * spread)) ** 2) ** 2);
 }
 
 const dot = (one: ArrayLike<number>, other: ArrayLike<number>): number => {
@@ -109,20 +137,6 @@ const dot = (one: ArrayLike<number>, other: ArrayLike<number>): number => {
   for (let i = 0; i < one.length; i++) sum += one[i] * other[i];
   return sum;
 };
-
-/** A difference to a neighbour, in Munsell steps, from which on a cell lies on an edge, where a hair's breadth of place is much value. */
-const EDGE = 0.6;
-
-export function isOnEdge({ width, value, mask }: ColourGrid, c: number): boolean {
-  const x = c % width;
-  const beside = [
-    x > 0 ? c - 1 : c,
-    x < width - 1 ? c + 1 : c,
-    c - width >= 0 ? c - width : c,
-    c + width < value.length ? c + width : c,
-  ];
-  return beside.some((d) => mask[d] > 0 && Math.abs(value[d] - value[c]) > EDGE);
-}
 
 /** Values that part the cells into equal shares, no two too near. */
 function knotsOf(values: Float64Array): number[] {

@@ -25,8 +25,10 @@ const ONE_PAPER = 0.07;
 /** Of what is looked at around the study so much has to be paper, in the half of the sides that have most of it. */
 const MIN_PAPER = 0.6;
 const MIN_SAMPLES = 40;
-/** Paper is brighter than this share of the study's cells, and sends at least so much light to the camera. */
-const BRIGHTER_THAN = 0.97;
+/** Paint on paper is hardly brighter than the paper: the study's lights against it, and what counts as its lights. */
+const MAX_LIGHTS = 1.25;
+const LIGHTS = 0.97;
+/** Paper sends at least so much light to the camera. */
 const MIN_LIGHT = 0.3;
 /** A white that the camera took as stronger than this in OKLab is no white. */
 const MAX_CHROMA = 0.1;
@@ -117,7 +119,7 @@ function isWhite(samples: readonly KnownSample[], { light, mask }: LaidOn): bool
   const { a, b: blue } = oklabFromLinear({ r: r / Y, g: g / Y, b: b / Y });
   return (
     Y >= MIN_LIGHT &&
-    Y >= quantileOf(Float64Array.from(study), BRIGHTER_THAN) &&
+    MAX_LIGHTS * Y >= quantileOf(Float64Array.from(study), LIGHTS) &&
     Math.hypot(a, blue) < MAX_CHROMA
   );
 }

@@ -37,15 +37,21 @@ const ONE_DIFFERENCE = 0.035;
 const COLOUR_WEIGHT = 1.6;
 /** … and this is the least that a painter is told. */
 const MIN_DIFFERENCE = 0.035;
-const MIN_VALUE = 0.3;
-const MIN_CHROMA = 0.014;
-const MIN_HUE = 8;
+export const MIN_VALUE = 0.3;
+export const MIN_CHROMA = 0.014;
+export const MIN_HUE = 8;
 /** Below this chroma a hue is none. */
 const NO_HUE = 0.025;
+/** Of a mass so many cells, and this share of it, have to lie away from edges for its difference to be believed. */
+const MIN_SOUND_CELLS = 8;
+const MIN_SOUND = 0.15;
 /** Up to this share of the picture a larger mass counts more. */
 const FULL_SHARE = 0.03;
-/** Masses of nearly one colour that are off alike are one relation, wherever they lie. */
+/** Masses that are off alike are one relation where they have nearly one colour, or lie within this share of the longer side. */
 const ONE_COLOUR = 0.06;
+const ONE_PLACE = 0.22;
+/** Differences are alike when they part by less than `ONE_DIFFERENCE`, or by this share of what they are. */
+const ALIKE = 0.4;
 
 export function residualOf(model: ColourGrid, study: StudyCells, shift: FittedShift): Residual {
   const cells = model.width * model.height;
@@ -76,9 +82,10 @@ export function relationsOf(
   study: StudyCells,
   shift: FittedShift,
   residual: Residual,
+  steady: Uint8Array,
 ): Relation[] {
   const parts = partsOf(model, study, residual);
-  const described = parts.count > 0 ? describe(model, residual, parts) : [];
+  const described = parts.count > 0 ? describe(model, residual, parts, steady) : [];
   return grouped(described, shift)
     .filter(isWorthSaying)
     .sort((one, other) => other.weight - one.weight);
@@ -235,8 +242,19 @@ interface Described {
   colour: Oklab;
 }
 
-function describe(model: ColourGrid, residual: Residual, { labels, count }: Parts): Described[] {
-  const medians = mediansOf(labels, count, residual);
+function describe(
+  model: ColourGrid,
+  residual: Residual,
+  { labels, count }: Parts,
+  steady: Uint8Array,
+): Described[] {
+  // What lies on edges shows how well places agree, and no colour.
+  const sound = labels.map((label, c) => (steady[c] ? label : -1));
+  const medians = mediansOf(sound, count, residual);
+  const soundCells = new Float64Array(count);
+  sound.forEach((label) => {
+    if (label >= 0) soundCells[label]++;
+  });
   const poles = polesOfInaccessibility(labels, model.width, count);
   const sums = new Float64Array(count * 4);
   let total = 0;
@@ -246,8 +264,9 @@ function describe(model: ColourGrid, residual: Residual, { labels, count }: Part
     sums[label * 4]++;
     for (let k = 0; k < 3; k++) sums[label * 4 + 1 + k] += model.oklab[c * 3 + k];
   });
-  return Array.from({ length: count }, (_, i) => {
+  return Array.from({ length: count }, (_, i) => i).flatMap((i) => {
     const n = sums[i * 4];
+    if (soundCells[i] < Math.max(MIN_SOUND_CELLS, MIN_SOUND * n)) return [];
     return {
       place: placeOfCell(model, poles[i]),
       cells: n,
@@ -262,14 +281,21 @@ function describe(model: ColourGrid, residual: Residual, { labels, count }: Part
 function grouped(parts: readonly Described[], shift: FittedShift): Relation[] {
   const groups: Described[][] = [];
   for (const part of parts.toSorted((one, other) => other.cells - one.cells)) {
-    const own = groups.find(([first]) => {
+    const own = groups.find((group) => {
+      const [first] = group;
       const [v, a, b] = part.difference.map((d, k) => d - first.difference[k]);
+      const isAlike =
+        lengthOf(v, a, b) < Math.max(ONE_DIFFERENCE, ALIKE * lengthOf(...first.difference));
+      if (!isAlike) return false;
+      const isNear = group.some(
+        ({ place }) => Math.hypot(place.x - part.place.x, place.y - part.place.y) < ONE_PLACE,
+      );
       const colour = Math.hypot(
         part.colour.L - first.colour.L,
         part.colour.a - first.colour.a,
         part.colour.b - first.colour.b,
       );
-      return lengthOf(v, a, b) < ONE_DIFFERENCE && colour < ONE_COLOUR;
+      return isNear || colour < ONE_COLOUR;
     });
     if (own) own.push(part);
     else groups.push([part]);

@@ -1,7 +1,7 @@
+import { inGamut } from '../colour/gamut';
 import { solved } from '../mixing/linear-system';
 import type { ColourGrid } from '../picture/colour-grid';
 import { quantileOf } from '../raster/quantile';
-import { isOnEdge } from './even-light';
 
 /** What a study has otherwise everywhere: study against model. */
 export interface Shift {
@@ -30,6 +30,11 @@ export interface StudyCells {
 
 /** The value that gains are about. */
 const MIDDLE = 5;
+/** Values between which a study is taken to follow its model. */
+const DARKEST = 0.9;
+const LIGHTEST = 9.3;
+/** Of the cells so much has to lie within sRGB for the rest to be left out. */
+const MIN_INSIDE = 0.2;
 const ROUNDS = 15;
 const REACH = 4.685;
 const MIN_VALUE_SPREAD = 0.12;
@@ -40,41 +45,43 @@ const COLOUR_RIDGE = 2e-5;
 
 /**
  * The shift that most of a study shares, by iteratively reweighted least squares with Tukey's biweight, so that masses which went
- * astray by themselves don't count. `hasCast` adds a constant in a and b to be left out.
+ * astray by themselves don't count. `steady` says which cells do; `hasCast` adds a constant in a and b to be left out.
  */
-export function fitShift(model: ColourGrid, study: StudyCells, hasCast: boolean): FittedShift {
+export function fitShift(
+  model: ColourGrid,
+  study: StudyCells,
+  steady: Uint8Array,
+  hasCast: boolean,
+): FittedShift {
   const cells: number[] = [];
-  for (let c = 0; c < study.mask.length; c++)
-    if (study.mask[c] && model.mask[c] && !isOnEdge(model, c)) cells.push(c);
+  for (let c = 0; c < study.mask.length; c++) if (study.mask[c] && steady[c]) cells.push(c);
   if (cells.length === 0)
     return { value: 0, valueGain: 1, chromaGain: 1, hueTurn: 0, castA: 0, castB: 0 };
   const differences = Float64Array.from(cells, (c) => study.value[c] - model.value[c]);
+  const usual = quantileOf(differences, 0.5);
   const [value, gain] = robust(
-    cells.map((c, i) => ({
-      rows: [{ by: [1, model.value[c] - MIDDLE], right: differences[i] }],
-    })),
-    [quantileOf(differences, 0.5), 0],
+    cells
+      .map((c, i) => ({ c, right: differences[i] }))
+      // What would be darker than black or lighter than white has stopped short.
+      .filter(({ c }) => {
+        const wanted = model.value[c] + usual;
+        return wanted >= DARKEST && wanted <= LIGHTEST;
+      })
+      .map(({ c, right }) => ({ rows: [{ by: [1, model.value[c] - MIDDLE], right }] })),
+    [usual, 0],
     MIN_VALUE_SPREAD,
     [0, VALUE_RIDGE],
     [0, 0],
   );
-  // As complex numbers: the study's a + ib is the model's, turned and stretched.
-  const [re, im, castA = 0, castB = 0] = robust(
-    cells.map((c) => {
-      const [a, b] = [model.oklab[c * 3 + 1], model.oklab[c * 3 + 2]];
-      const [sa, sb] = [study.oklab[c * 3 + 1], study.oklab[c * 3 + 2]];
-      return {
-        rows: [
-          { by: hasCast ? [a, -b, 1, 0] : [a, -b], right: sa },
-          { by: hasCast ? [b, a, 0, 1] : [b, a], right: sb },
-        ],
-      };
-    }),
-    hasCast ? [1, 0, 0, 0] : [1, 0],
-    MIN_COLOUR_SPREAD,
-    [COLOUR_RIDGE, COLOUR_RIDGE, 0, 0],
-    [1, 0, 0, 0],
-  );
+  const first = colourFit(cells);
+  // What would be stronger than sRGB has stopped short too.
+  const inside = cells.filter((c) => {
+    const [L, a, b] = model.oklab.subarray(c * 3, c * 3 + 3);
+    const [re, im, castA = 0, castB = 0] = first;
+    return inGamut({ L: L + usual / 10, a: re * a - im * b + castA, b: im * a + re * b + castB });
+  });
+  const [re, im, castA = 0, castB = 0] =
+    inside.length >= MIN_INSIDE * cells.length ? colourFit(inside) : first;
   return {
     value,
     valueGain: 1 + gain,
@@ -83,6 +90,26 @@ export function fitShift(model: ColourGrid, study: StudyCells, hasCast: boolean)
     castA,
     castB,
   };
+
+  /** As complex numbers: the study's a + ib is the model's, turned and stretched. */
+  function colourFit(some: readonly number[]): number[] {
+    return robust(
+      some.map((c) => {
+        const [a, b] = [model.oklab[c * 3 + 1], model.oklab[c * 3 + 2]];
+        const [sa, sb] = [study.oklab[c * 3 + 1], study.oklab[c * 3 + 2]];
+        return {
+          rows: [
+            { by: hasCast ? [a, -b, 1, 0] : [a, -b], right: sa },
+            { by: hasCast ? [b, a, 0, 1] : [b, a], right: sb },
+          ],
+        };
+      }),
+      hasCast ? [1, 0, 0, 0] : [1, 0],
+      MIN_COLOUR_SPREAD,
+      [COLOUR_RIDGE, COLOUR_RIDGE, 0, 0],
+      [1, 0, 0, 0],
+    );
+  }
 }
 
 interface Equation {
@@ -111,6 +138,7 @@ function robust(
       }
       offs[i] = Math.sqrt(sum);
     });
+    if (groups.length === 0) return found;
     const spread = Math.max(minSpread, 1.4826 * quantileOf(offs, 0.5));
     const sums = Array.from({ length: count }, (_, j) => {
       const row = new Float64Array(count + 1);
