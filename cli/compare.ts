@@ -1,5 +1,5 @@
 import { compare } from '../src/core/compare/compare';
-import { relationWords } from '../src/core/compare/words';
+import { relationWords, shiftWords } from '../src/core/compare/words';
 import type { Quad } from '../src/core/raster/homography';
 import { makeWorkingCopy } from '../src/server/pictures/read-picture';
 import { ConvertError } from './convert';
@@ -36,7 +36,7 @@ export async function compareReport(
     );
   const { registration, shift, relations } = found;
   return {
-    shift,
+    shift: shift && { ...shift, words: shiftWords(shift) },
     relations: relations.map((relation) => ({
       x: relation.x,
       y: relation.y,

@@ -5,6 +5,7 @@ import path from 'node:path';
 import sharp from 'sharp';
 import { mixReportSchema, pigmentReportSchema, recipeReportSchema } from '@/contracts/mix-report';
 import { hiddenReportSchema, measureReportSchema, paletteReportSchema } from '@/contracts/report';
+import { demoFolder } from '@/server/demo/story';
 import { pngPromising, redAndBlue } from '@/server/testing/test-pictures';
 
 let folder: string;
@@ -31,6 +32,8 @@ async function fogFile(): Promise<string> {
     .toFile(name);
   return name;
 }
+
+const demoPicture = (name: string) => path.join(demoFolder(), 'pictures', name);
 
 /** The command line as one file, which the tests' set-up makes: it starts sooner than from its sources. */
 const BUNDLE = ['build/prism.mjs'];
@@ -256,6 +259,67 @@ describe('prism', () => {
       expect(refused.stderr).toContain(words);
     }
   }, 60_000);
+
+  it('compares a study with its model: the shift, relations with their places, and how well it lies', async () => {
+    const model = demoPicture('lower-station.webp');
+    const same = prism('compare', model, model, '--digital');
+    expect(same.status).toBe(0);
+    const report = JSON.parse(same.stdout) as {
+      shift: unknown;
+      relations: unknown[];
+      registration: { error: number; confidence: number };
+    };
+    expect(report.shift).toEqual({
+      value: expect.closeTo(0, 1),
+      valueGain: expect.closeTo(1, 1),
+      chromaGain: expect.closeTo(1, 1),
+      hueTurn: expect.closeTo(0, 0),
+      words: 'On the whole the study stands where its model does.',
+    });
+    expect(report.relations).toEqual([]);
+    expect(report.registration.error).toBeLessThan(0.005);
+    expect(report.registration.confidence).toBeGreaterThan(0.9);
+    // Lighter in its left half.
+    const { width, height } = await sharp(model).metadata();
+    const lighter = {
+      width: Math.round(width / 2),
+      height,
+      channels: 4 as const,
+      background: { r: 255, g: 255, b: 255, alpha: 0.3 },
+    };
+    const overlay = await sharp({ create: lighter }).png().toBuffer();
+    await sharp(model)
+      .composite([{ input: overlay, left: 0, top: 0 }])
+      .png()
+      .toFile(file('study.png'));
+    const half = prism('compare', model, file('study.png'));
+    const { shift, relations } = JSON.parse(half.stdout) as {
+      shift: null;
+      relations: {
+        x: number;
+        y: number;
+        value: number;
+        chroma: number;
+        hue: number;
+        words: string;
+      }[];
+    };
+    expect(shift).toBeNull();
+    expect(Object.keys(relations[0])).toEqual(['x', 'y', 'value', 'chroma', 'hue', 'words']);
+    expect(Math.abs(relations[0].value)).toBeGreaterThan(1);
+    expect(relations[0].words).toMatch(relations[0].value > 0 ? /too light/ : /too dark/);
+    for (const [words, ...more] of [
+      ['name its corners', model, demoPicture('summit.jpg')],
+      ['corners takes 8 numbers', model, model, '--corners', '0,0,1,0'],
+      ['white takes 2 numbers', model, model, '--white', '0.5,2'],
+      ['a model and a study', model],
+      ['on a line', model, model, '--corners', '0,0,0.5,0,1,0,0,1'],
+    ]) {
+      const refused = prism('compare', ...more);
+      expect(refused.status).toBe(2);
+      expect(refused.stderr).toContain(words);
+    }
+  }, 120_000);
 
   it('finds recipes, and lists pigments', () => {
     const made = prism('recipe', '#7a5c3e', '--tubes', 'PW6,PB29,PY35,PR108');

@@ -18,7 +18,6 @@ export interface Fault {
   chroma: number;
   hue: number;
 }
-export const NO_SHIFT: Shift = { value: 0, valueGain: 1, chromaGain: 1, hueTurn: 0 };
 
 /** A picture in linear light, three floats a pixel. */
 export interface Light {
@@ -212,8 +211,7 @@ function blurredLight({ width, height, light }: Light, radius: number): Float32A
   let now = light;
   for (const step of [3, width * 3]) {
     const out = new Float32Array(now.length);
-    const [lines, length, between] =
-      step === 3 ? [height, width, width * 3] : [width, height, 3];
+    const [lines, length, between] = step === 3 ? [height, width, width * 3] : [width, height, 3];
     for (let line = 0; line < lines; line++)
       for (let i = 0; i < length; i++)
         for (let k = 0; k < 3; k++) {

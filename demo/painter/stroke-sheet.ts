@@ -116,7 +116,6 @@ export function strokeSheet(sheet: StrokeSheet): { picture: Picture; places: Str
   }
 }
 
-
 /** The corners of the sheet in the photograph, clockwise from the upper left. */
 function cornersOf(tilt: number, random: () => number): Quad {
   const jitter = () => (random() - 0.5) * 0.03;
@@ -129,4 +128,3 @@ function cornersOf(tilt: number, random: () => number): Quad {
     [0.06 + jitter(), 0.93 + jitter()],
   ];
 }
-

@@ -51,7 +51,8 @@ const REPAINTED = 4;
  * chance blur, paper around the study, a card beside it, or neither with the study's edges cut off.
  */
 export function studyPair(model: Picture, seed: number): StudyPair {
-  const random = chance(seed * 31 + 5);
+  // Another for each picture.
+  const random = chance(seed * 31 + model.data[4000] * 977 + model.data[9001] * 131 + 5);
   const about = (by: number) => (random() * 2 - 1) * by;
   const key = meanValue(model, null);
   const shift = {
@@ -83,7 +84,7 @@ export function studyPair(model: Picture, seed: number): StudyPair {
   };
 }
 
-function photography(seed: number, aspect: number): Photography {
+export function photography(seed: number, aspect: number): Photography {
   const random = chance(seed * 7919 + 1);
   const about = (by: number) => (random() * 2 - 1) * by;
   const margin = random() < 0.5 ? 0.05 + 0.1 * random() : 0;
@@ -122,13 +123,15 @@ function plantedFault(model: Picture, random: Chance, taken: Float32Array | null
         ? { value: 0, chroma: 0.05 + 0.04 * random(), hue: 0 }
         : { value: sign * 0.7, chroma: 0.03, hue: sign * 20 };
   for (;;) {
-    const mask: Float32Array | null = random() < 0.5 ? ellipse(model, random) : patch(model, random);
+    const mask: Float32Array | null =
+      random() < 0.5 ? ellipse(model, random) : patch(model, random);
     if (!mask) continue;
     let share = 0;
     let isFree = true;
     mask.forEach((part, p) => {
       share += part / mask.length;
-      if (part > 0 && taken && taken[p] > 0) isFree = false;
+      // Two that touch and are off alike would be one.
+      if (part > 0 && taken && isNear(taken, p, model.width)) isFree = false;
     });
     if (!isFree || share < 0.015 || share > 0.25) continue;
     const value = meanValue(model, mask);
@@ -136,6 +139,11 @@ function plantedFault(model: Picture, random: Chance, taken: Float32Array | null
     return { ...fault, mask };
   }
 }
+
+const APART = 8;
+
+const isNear = (mask: Float32Array, p: number, width: number): boolean =>
+  [0, -APART, APART].some((y) => [0, -APART, APART].some((x) => mask[p + y * width + x] > 0));
 
 /** Mean Munsell value where a mask is, or everywhere. */
 function meanValue({ data }: Picture, mask: Float32Array | null): number {
@@ -177,8 +185,7 @@ function patch({ width, height, data }: Picture, random: Chance): Float32Array |
 /** The study as somebody paints it: strokes from broad to fine that stray a little. */
 function repainted({ width, height, light }: Light, seed: number): Light {
   const bytes = new Uint8Array(width * height * 3);
-  for (let i = 0; i < bytes.length; i++)
-    bytes[i] = byteOfLinear(light[i]);
+  for (let i = 0; i < bytes.length; i++) bytes[i] = byteOfLinear(light[i]);
   const plate = paint(plateFromBytes(width, height, bytes, 3), {
     seed,
     ground: [0.6, 0.01, 0.02],
@@ -196,7 +203,12 @@ function repainted({ width, height, light }: Light, seed: number): Light {
 }
 
 /** Whether a place of the model (fractions) lies in a planted fault, or within a cell or two of it. */
-export function liesIn(fault: PlantedFault, { width, height }: Picture, x: number, y: number): boolean {
+export function liesIn(
+  fault: PlantedFault,
+  { width, height }: Picture,
+  x: number,
+  y: number,
+): boolean {
   const reach = Math.ceil(0.012 * Math.max(width, height));
   const [px, py] = [Math.floor(x * width), Math.floor(y * height)];
   for (let j = Math.max(0, py - reach); j <= Math.min(height - 1, py + reach); j++)

@@ -51,14 +51,14 @@ export function alignmentScore(model: Grid, photo: Grid, toPhoto: Homography): n
   return correlation(model, warpedInto(photo, toPhoto, model.width, model.height));
 }
 
-function correlation(model: Grid, seen: Grid): number {
+function correlation(model: Grid, warped: Grid): number {
   const { width, height } = model;
   let [mm, ss, ms, n] = [0, 0, 0, 0];
   for (let c = 0; c < width * height; c++) {
-    if (!seen.mask[c] || !model.mask[c]) continue;
+    if (!warped.mask[c] || !model.mask[c]) continue;
     mm += model.data[c] ** 2;
-    ss += seen.data[c] ** 2;
-    ms += model.data[c] * seen.data[c];
+    ss += warped.data[c] ** 2;
+    ms += model.data[c] * warped.data[c];
     n++;
   }
   return n < MIN_OVERLAP * width * height || mm === 0 || ss === 0 ? -1 : ms / Math.sqrt(mm * ss);
@@ -81,8 +81,8 @@ export function aligned(model: Grid, photo: Grid, start: Homography): Alignment 
   const outward: Homography = [unit, 0, cx, 0, unit, cy, 0, 0, 1];
   const row = new Float64Array(8);
   for (let step = 0; step < MAX_STEPS; step++) {
-    const seen = warpedInto(photo, toPhoto, width, height);
-    const score = correlation(model, seen);
+    const warped = warpedInto(photo, toPhoto, width, height);
+    const score = correlation(model, warped);
     if (score > best.score) best = { toPhoto, score };
     else if (score < best.score - 0.2) break;
     const rows = Array.from({ length: 8 }, () => new Float64Array(9));
@@ -90,20 +90,20 @@ export function aligned(model: Grid, photo: Grid, start: Homography): Alignment 
       for (let x = 1; x < width - 1; x++) {
         const c = y * width + x;
         const isThere =
-          seen.mask[c] &&
-          seen.mask[c - 1] &&
-          seen.mask[c + 1] &&
-          seen.mask[c - width] &&
-          seen.mask[c + width] &&
+          warped.mask[c] &&
+          warped.mask[c - 1] &&
+          warped.mask[c + 1] &&
+          warped.mask[c - width] &&
+          warped.mask[c + width] &&
           model.mask[c];
         if (!isThere) continue;
-        const off = seen.data[c] - model.data[c];
+        const off = warped.data[c] - model.data[c];
         const w = 1 / (1 + (off / PART) ** 2);
         const gx =
-          (seen.data[c + 1] - seen.data[c - 1] + model.data[c + 1] - model.data[c - 1]) / 4;
+          (warped.data[c + 1] - warped.data[c - 1] + model.data[c + 1] - model.data[c - 1]) / 4;
         const gy =
-          (seen.data[c + width] -
-            seen.data[c - width] +
+          (warped.data[c + width] -
+            warped.data[c - width] +
             model.data[c + width] -
             model.data[c - width]) /
           4;

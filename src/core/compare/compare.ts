@@ -58,14 +58,14 @@ export function compare(
   const { toPhoto } = registration;
   const grid = colourGrid(model, blocksOf(model), MASS_CELLS);
   const steady = steadyCells(grid);
-  const seen = laidOn(grid, photo, toPhoto);
+  const laid = laidOn(grid, photo, toPhoto);
   const place = white && !isDigital ? placeSample(photo, toPhoto, white) : null;
-  const paper = isDigital ? [] : marginSamples(photo, toPhoto, model.width / model.height, seen);
-  const falloff: Falloff = isDigital ? () => 0 : falloffOf(grid, seen, steady, paper);
+  const paper = isDigital ? [] : marginSamples(photo, toPhoto, model.width / model.height, laid);
+  const falloff: Falloff = isDigital ? () => 0 : falloffOf(grid, laid, steady, paper);
   const { balance, knownBy } = isDigital
     ? { balance: [0, 0, 0] as const, knownBy: 'file' as const }
-    : balanceOf(grid, seen, falloff, place, paper);
-  const study = studyCells(grid, seen, falloff, balance);
+    : balanceOf(grid, laid, falloff, place, paper);
+  const study = studyCells(grid, laid, falloff, balance);
   const shift = fitShift(grid, study, steady, knownBy === null);
   const residual = residualOf(grid, study, shift);
   const relations = relationsOf(grid, study, shift, residual, steady);
@@ -83,7 +83,7 @@ type Logs = readonly [number, number, number];
 /** The logarithm of the light that white would send, by channel, and by what it is known. */
 function balanceOf(
   model: ColourGrid,
-  seen: LaidOn,
+  laid: LaidOn,
   falloff: Falloff,
   place: KnownSample | null,
   paper: readonly KnownSample[],
@@ -99,13 +99,13 @@ function balanceOf(
     // Paper and an 18 % card are some four steps apart: the study says which of them it is.
     const [asPaper, asCard] = [PAPER_REFLECTANCE, CARD_REFLECTANCE].map((reflectance) => {
       const balance = by([place], reflectance);
-      const study = studyCells(model, seen, falloff, balance);
+      const study = studyCells(model, laid, falloff, balance);
       return { balance, off: Math.abs(medianDifference(model, study)) };
     });
     return { balance: (asPaper.off <= asCard.off ? asPaper : asCard).balance, knownBy: 'place' };
   }
   if (paper.length > 0) return { balance: by(paper, PAPER_REFLECTANCE), knownBy: 'paper' };
-  return { balance: likeModel(model, seen, falloff), knownBy: null };
+  return { balance: likeModel(model, laid, falloff), knownBy: null };
 }
 
 function medianDifference(model: ColourGrid, study: StudyCells): number {

@@ -1,4 +1,5 @@
 import { luminance } from '../colour/srgb';
+import { luminanceOfValue } from '../colour/value';
 import { solved } from '../mixing/linear-system';
 import type { ColourGrid } from '../picture/colour-grid';
 import { quantileOf } from '../raster/quantile';
@@ -12,6 +13,8 @@ export type Falloff = (u: number, v: number) => number;
 const KNOTS = 8;
 const MIN_KNOT = 0.25;
 const ROUNDS = 12;
+/** So many cells are enough. */
+const MAX_CELLS = 4000;
 /** Tukey's biweight: off by this many deviations a cell counts for nothing. */
 const REACH = 4.685;
 /** The least deviation that is reckoned with, in the logarithm of light. */
@@ -22,6 +25,8 @@ const PAPER_WEIGHT = 3;
 const RIDGE = 2e-3;
 const SMOOTH = 2e-3;
 const DARK = 1e-4;
+/** Luminance at which noise takes half of what a cell says in the logarithm. */
+const NOISE = 0.01;
 
 const shapes = (u: number, v: number): number[] => {
   const [x, y] = [2 * u - 1, 2 * v - 1];
@@ -40,8 +45,10 @@ export function falloffOf(
   steady: Uint8Array,
   paper: readonly KnownSample[],
 ): Falloff {
-  const cells: number[] = [];
+  let cells: number[] = [];
   for (let c = 0; c < study.mask.length; c++) if (study.mask[c] && steady[c]) cells.push(c);
+  const step = Math.ceil(cells.length / MAX_CELLS);
+  cells = cells.filter((_, i) => i % step === 0);
   if (cells.length < 50) return () => 0;
   const knots = knotsOf(Float64Array.from(cells, (c) => model.value[c]));
   const free = knots.length;
@@ -50,13 +57,17 @@ export function falloffOf(
     Math.log(
       Math.max(DARK, luminance(study.light[c * 3], study.light[c * 3 + 1], study.light[c * 3 + 2])),
     );
+  /** Against the model's own light, so that what the curve has to follow is nearly straight. */
+  const modelLog = (c: number) => Math.log(Math.max(DARK, luminanceOfValue(model.value[c])));
+  const weightOf = (c: number) =>
+    1 / (1 + NOISE / Math.max(DARK, luminanceOfValue(model.value[c])));
   const rowsOf = cells.map((c) => {
     const by = new Float64Array(count);
     hats(model.value[c], knots, by);
     const x = ((c % model.width) + 0.5) / model.across;
     const y = (Math.floor(c / model.width) + 0.5) / model.down;
     by.set(shapes(x, y), free);
-    return { by, right: logOf(c), weight: 1 };
+    return { by, right: logOf(c) - modelLog(c), weight: weightOf(c) };
   });
   const ofPaper = paper.map(({ u, v, logs }) => {
     const by = new Float64Array(count);
@@ -70,7 +81,9 @@ export function falloffOf(
     };
   });
   // From all cells alike, and from those that are off least in an even light: where a large mass is off, either may lead astray.
-  const solutions = [null, evenWeights(cells, model, logOf, knots)].map((start) => fitted(start));
+  const solutions = [null, evenWeights(cells, model, (c) => logOf(c) - modelLog(c), knots)].map(
+    (start) => fitted(start),
+  );
   const found = solutions[0].off <= solutions[1].off ? solutions[0].by : solutions[1].by;
   const by = found.slice(free, free + 5);
   if (!by.every(Number.isFinite)) return () => 0;

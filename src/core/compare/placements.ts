@@ -21,7 +21,7 @@ export interface Placement {
  */
 export function likelyPlacements(model: Grid, photo: Grid, count: number): Placement[] {
   const found: (Placement & { x: number; y: number; scale: number })[] = [];
-  const seen = gradients(photo);
+  const field = gradients(photo);
   const fill = Math.min(photo.width / model.width, photo.height / model.height);
   for (let scale = fill * LARGEST; scale >= fill * SMALLEST; scale /= STEP) {
     const own = gradients(resized(model, scale));
@@ -30,7 +30,7 @@ export function likelyPlacements(model: Grid, photo: Grid, count: number): Place
     const spareY = Math.round((1 - MIN_INSIDE) * height);
     for (let y = -spareY; y <= photo.height - height + spareY; y++)
       for (let x = -spareX; x <= photo.width - width + spareX; x++) {
-        const score = correlation(own, seen, x, y);
+        const score = correlation(own, field, x, y);
         if (score > 0)
           found.push({
             score,
@@ -86,25 +86,25 @@ function gradients({ width, height, data, mask }: Grid): Gradients {
 }
 
 /** Correlation of two fields of gradients where the first is laid on the second, by how much of the first is there. */
-function correlation(own: Gradients, seen: Gradients, left: number, top: number): number {
-  let [both, ofOwn, ofSeen, n] = [0, 0, 0, 0];
+function correlation(own: Gradients, field: Gradients, left: number, top: number): number {
+  let [both, ofOwn, ofField, n] = [0, 0, 0, 0];
   const x0 = Math.max(0, -left);
-  const x1 = Math.min(own.width, seen.width - left);
+  const x1 = Math.min(own.width, field.width - left);
   const y0 = Math.max(0, -top);
-  const y1 = Math.min(own.height, seen.height - top);
+  const y1 = Math.min(own.height, field.height - top);
   for (let y = y0; y < y1; y++) {
     let c = y * own.width + x0;
-    let d = (y + top) * seen.width + x0 + left;
+    let d = (y + top) * field.width + x0 + left;
     for (let x = x0; x < x1; x++, c++, d++) {
-      if (!own.mask[c] || !seen.mask[d]) continue;
-      both += own.x[c] * seen.x[d] + own.y[c] * seen.y[d];
+      if (!own.mask[c] || !field.mask[d]) continue;
+      both += own.x[c] * field.x[d] + own.y[c] * field.y[d];
       ofOwn += own.x[c] ** 2 + own.y[c] ** 2;
-      ofSeen += seen.x[d] ** 2 + seen.y[d] ** 2;
+      ofField += field.x[d] ** 2 + field.y[d] ** 2;
       n++;
     }
   }
-  if (n < MIN_INSIDE * own.width * own.height * 0.8 || ofOwn === 0 || ofSeen === 0) return -1;
-  return both / Math.sqrt(ofOwn * ofSeen);
+  if (n < MIN_INSIDE * own.width * own.height * 0.8 || ofOwn === 0 || ofField === 0) return -1;
+  return both / Math.sqrt(ofOwn * ofField);
 }
 
 /** A grid at another size: means of what each cell covers, or between cells where it grows. */

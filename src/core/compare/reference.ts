@@ -72,7 +72,8 @@ export function marginSamples(
   if (all.length < MIN_SAMPLES) return [];
   const paper = onOnePlane(all);
   const kept = sides.filter(
-    (side) => side.length > 0 && side.filter((one) => paper.has(one)).length >= MIN_PAPER * side.length,
+    (side) =>
+      side.length > 0 && side.filter((one) => paper.has(one)).length >= MIN_PAPER * side.length,
   );
   const samples = kept.flat().filter((one) => paper.has(one));
   if (samples.length < MIN_SAMPLES || !isWhite(samples, study)) return [];
@@ -109,7 +110,12 @@ function planeOf(samples: readonly KnownSample[]): number[] {
 
 function isWhite(samples: readonly KnownSample[], { light, mask }: LaidOn): boolean {
   const [r, g, b] = [0, 1, 2].map((k) =>
-    Math.exp(quantileOf(Float64Array.from(samples, ({ logs }) => logs[k]), 0.5)),
+    Math.exp(
+      quantileOf(
+        Float64Array.from(samples, ({ logs }) => logs[k]),
+        0.5,
+      ),
+    ),
   );
   const Y = luminance(r, g, b);
   const study: number[] = [];

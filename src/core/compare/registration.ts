@@ -36,6 +36,8 @@ const SEARCH_REACH = 4;
 const FOLLOWED = [40, 8, 3, 1] as const;
 /** The model's cells along its longer side, from coarse to fine. */
 const LEVELS = [40, 80, 160, 320] as const;
+/** From this level on only the study itself counts. */
+const FINE_LEVEL = 160;
 /** Half the side of a place's surroundings, in cells, at each level. */
 const REACH = 4;
 /** The level whose correlation says how far to trust, and between which correlations it is none and full. */
@@ -56,7 +58,9 @@ export function register(model: Picture, photo: Picture, corners?: Quad): Regist
   const levels = LEVELS.map((side) => levelOf(model, photo, side));
   const given = corners ? squareToQuad(corners) : null;
   if (corners && !given) return null;
-  const starts = searched(model, photo).filter((start) => !corners || !strays(start, corners, photo));
+  const starts = searched(model, photo).filter(
+    (start) => !corners || !strays(start, corners, photo),
+  );
   let found = [...(given ? [given] : []), ...starts].map((toPhoto) => ({ toPhoto, score: 0 }));
   levels.forEach((level, i) => {
     found = found
@@ -68,7 +72,11 @@ export function register(model: Picture, photo: Picture, corners?: Quad): Regist
   let { toPhoto } = found[0];
   const finest = levels[levels.length - 1];
   // What was set by hand is kept where the refined place strays far or holds worse.
-  if (corners && given && (strays(toPhoto, corners, photo) || finest.score(given) > finest.score(toPhoto)))
+  if (
+    corners &&
+    given &&
+    (strays(toPhoto, corners, photo) || finest.score(given) > finest.score(toPhoto))
+  )
     toPhoto = given;
   const trust = (levels[TRUST_LEVEL].score(toPhoto) - NO_MATCH) / (FULL_MATCH - NO_MATCH);
   return {
@@ -89,9 +97,9 @@ function strays(toPhoto: Homography, corners: Quad, { width, height }: Picture):
 /** Homographies to begin at, in fractions of both pictures. */
 function searched(model: Picture, photo: Picture): Homography[] {
   const own = contrastOf(model, SEARCH_CELLS, SEARCH_REACH);
-  const seen = contrastOf(photo, SEARCH_CELLS, SEARCH_REACH);
-  return likelyPlacements(own, seen, FOLLOWED[0]).map(({ toPhoto }) =>
-    inFractions(toPhoto, own, seen),
+  const target = contrastOf(photo, SEARCH_CELLS, SEARCH_REACH);
+  return likelyPlacements(own, target, FOLLOWED[0]).map(({ toPhoto }) =>
+    inFractions(toPhoto, own, target),
   );
 }
 
@@ -122,9 +130,10 @@ interface Level {
 
 function levelOf(model: Picture, photo: Picture, side: number): Level {
   const own = contrastOf(model, side, REACH);
-  const photos = new Map<number, Grid>();
+  const isFine = side >= FINE_LEVEL;
+  const photos = new Map<number, { values: Grid; contrast: Grid }>();
   /** The photograph in cells as large on the study as the model's own. */
-  const photoFor = (toPhoto: Homography): Grid => {
+  const photoFor = (toPhoto: Homography) => {
     const quad = quadOf(toPhoto).map(([x, y]) => [x * photo.width, y * photo.height]);
     const area = Math.abs(
       quad.reduce((sum, [x, y], i) => {
@@ -132,33 +141,56 @@ function levelOf(model: Picture, photo: Picture, side: number): Level {
         return sum + x * ny - nx * y;
       }, 0) / 2,
     );
-    const scale = Math.sqrt(area / (model.width * model.height)) * Math.max(model.width, model.height);
+    const scale =
+      Math.sqrt(area / (model.width * model.height)) * Math.max(model.width, model.height);
     const cells = (Math.max(photo.width, photo.height) / Math.max(1, scale)) * side;
     // In steps of some per cent, so that candidates of one size share a grid.
-    const step = Math.min(8 * side, Math.round(1.06 ** Math.round(Math.log(cells) / Math.log(1.06))));
-    const kept = photos.get(step) ?? contrastOf(photo, step, REACH);
-    photos.set(step, kept);
-    return kept;
+    const step = Math.min(
+      8 * side,
+      Math.round(1.06 ** Math.round(Math.log(cells) / Math.log(1.06))),
+    );
+    const known = photos.get(step);
+    if (known) return known;
+    const values = valueGrid(lightCells(photo, step));
+    const made = { values, contrast: localContrast(values, REACH) };
+    photos.set(step, made);
+    return made;
   };
   return {
     refined: (toPhoto) => {
-      const seen = photoFor(toPhoto);
-      const found = aligned(own, seen, inCells(toPhoto, own, seen));
-      return { toPhoto: inFractions(found.toPhoto, own, seen), score: found.score };
+      const { values, contrast } = photoFor(toPhoto);
+      const found = aligned(own, contrast, inCells(toPhoto, own, contrast));
+      if (!isFine)
+        return { toPhoto: inFractions(found.toPhoto, own, contrast), score: found.score };
+      // Once more without what lies around the study, which the model knows nothing of.
+      const alone = localContrast(within(values, own, found.toPhoto), REACH);
+      const again = aligned(own, alone, found.toPhoto);
+      return { toPhoto: inFractions(again.toPhoto, own, alone), score: again.score };
     },
     score: (toPhoto) => {
-      const seen = photoFor(toPhoto);
-      return alignmentScore(own, seen, inCells(toPhoto, own, seen));
+      const target = photoFor(toPhoto).contrast;
+      return alignmentScore(own, target, inCells(toPhoto, own, target));
     },
     error: (toPhoto) => {
-      const seen = photoFor(toPhoto);
-      return partsError(own, seen, inCells(toPhoto, own, seen));
+      const target = photoFor(toPhoto).contrast;
+      return partsError(own, target, inCells(toPhoto, own, target));
     },
   };
 }
 
+/** The part of a photograph's cells that shows the model. */
+function within(values: Grid, own: Grid, toPhoto: Homography): Grid {
+  const back = inverted(toPhoto);
+  const mask = values.mask.map((there, c) => {
+    const [x, y] = mapped(back, c % values.width, Math.floor(c / values.width));
+    const isInside = x > -0.5 && y > -0.5 && x < own.width - 0.5 && y < own.height - 0.5;
+    return there && isInside ? 1 : 0;
+  });
+  return { ...values, mask };
+}
+
 /** Each part of the model is moved by itself to where it agrees best: the median way, in diagonals of the model. */
-function partsError(own: Grid, seen: Grid, toPhoto: Homography): number {
+function partsError(own: Grid, target: Grid, toPhoto: Homography): number {
   const ways: number[] = [];
   const back = inverted(toPhoto);
   const [across, down] = [own.width / PARTS, own.height / PARTS].map(Math.floor);
@@ -168,7 +200,7 @@ function partsError(own: Grid, seen: Grid, toPhoto: Homography): number {
       const [left, top] = [column * across, row * down];
       const part = cutOut(own, left, top, across, down);
       const start = composed(toPhoto, [1, 0, left, 0, 1, top, 0, 0, 1]);
-      const way = bestWay(part, seen, start);
+      const way = bestWay(part, target, start);
       if (way === null) continue;
       const [x, y] = [across / 2, down / 2];
       const [px, py] = mapped(start, x + way[0], y + way[1]);
@@ -194,10 +226,10 @@ const WAYS = 4;
 const MIN_AGREEMENT = 0.3;
 
 /** The shift in cells at which a part agrees best, between whole cells by a parabola through the neighbours; null where it never does. */
-function bestWay(part: Grid, seen: Grid, start: Homography): [number, number] | null {
+function bestWay(part: Grid, target: Grid, start: Homography): [number, number] | null {
   const { width, height } = part;
   const around = warpedInto(
-    seen,
+    target,
     composed(start, [1, 0, -WAYS - 1, 0, 1, -WAYS - 1, 0, 0, 1]),
     width + 2 * WAYS + 2,
     height + 2 * WAYS + 2,

@@ -42,14 +42,19 @@ export const MIN_CHROMA = 0.014;
 export const MIN_HUE = 8;
 /** Below this chroma a hue is none. */
 const NO_HUE = 0.025;
+/** Farther than so many cells from any steady one a place is busy. */
+const BUSY = 3;
 /** Of a mass so many cells, and this share of it, have to lie away from edges for its difference to be believed. */
 const MIN_SOUND_CELLS = 8;
 const MIN_SOUND = 0.15;
 /** Up to this share of the picture a larger mass counts more. */
 const FULL_SHARE = 0.03;
-/** Masses that are off alike are one relation where they have nearly one colour, or lie within this share of the longer side. */
+/** Small masses of nearly one colour that are off alike are one relation, wherever they lie: lit windows, petals. */
 const ONE_COLOUR = 0.06;
-const ONE_PLACE = 0.22;
+const SMALL_SHARE = 0.012;
+const JUST_AS_MUCH = 0.2;
+/** Parts are close that come within so many cells of each other. */
+const CLOSE = 6;
 /** Differences are alike when they part by less than `ONE_DIFFERENCE`, or by this share of what they are. */
 const ALIKE = 0.4;
 
@@ -84,9 +89,13 @@ export function relationsOf(
   residual: Residual,
   steady: Uint8Array,
 ): Relation[] {
-  const parts = partsOf(model, study, residual);
-  const described = parts.count > 0 ? describe(model, residual, parts, steady) : [];
-  return grouped(described, shift)
+  const sound = soundCells(steady, residual.mask, model.width);
+  const parts = partsOf(model, study, residual, sound);
+  const described = parts.count > 0 ? describe(model, residual, parts, sound) : [];
+  const close = closePairs(parts, model.width);
+  const areClose = (one: number, other: number) =>
+    close.has(Math.min(one, other) * parts.count + Math.max(one, other));
+  return grouped(described, shift, areClose)
     .filter(isWorthSaying)
     .sort((one, other) => other.weight - one.weight);
 }
@@ -116,7 +125,12 @@ function residualGrid(model: ColourGrid, residual: Residual): ColourGrid {
   };
 }
 
-function partsOf(model: ColourGrid, study: StudyCells, residual: Residual): Parts {
+function partsOf(
+  model: ColourGrid,
+  study: StudyCells,
+  residual: Residual,
+  steady: Uint8Array,
+): Parts {
   const { width, height } = model;
   const masked = { ...model, mask: Float32Array.from(residual.mask) };
   const partings: Masses[] = [
@@ -124,26 +138,76 @@ function partsOf(model: ColourGrid, study: StudyCells, residual: Residual): Part
     massesOf({ ...masked, oklab: study.oklab, value: study.value }),
     massesOf(residualGrid(model, residual)),
   ];
-  const crossing = new Int32Array(width * height);
+  const crossing = new Int32Array(width * height).fill(-1);
   const numbers = new Map<string, number>();
   for (let c = 0; c < crossing.length; c++) {
+    if (!residual.mask[c] || !steady[c]) continue;
     const key = partings.map(({ labels }) => labels[c]).join(' ');
-    if (!residual.mask[c]) {
-      crossing[c] = -1;
-      continue;
-    }
     const known = numbers.get(key);
     crossing[c] = known ?? numbers.size;
     if (known === undefined) numbers.set(key, numbers.size);
   }
   const { labels, size } = connectedComponents(crossing, width, height, -1);
-  return joined(labels, size, residual, width);
+  grownOverEdges(labels, residual.mask, width);
+  return joined(labels, size, residual, steady, width);
+}
+
+/**
+ * Cells whose colour is believed: steady ones, and those of places so busy that there is no steady one near, where the
+ * errors of many edges cancel.
+ */
+function soundCells(steady: Uint8Array, mask: Uint8Array, width: number): Uint8Array {
+  const away = new Int16Array(steady.length).fill(-1);
+  const queue: number[] = [];
+  steady.forEach((one, c) => {
+    if (!one || !mask[c]) return;
+    away[c] = 0;
+    queue.push(c);
+  });
+  for (let at = 0; at < queue.length; at++) {
+    const c = queue[at];
+    if (away[c] === BUSY) continue;
+    const x = c % width;
+    for (const d of [x > 0 ? c - 1 : -1, x < width - 1 ? c + 1 : -1, c - width, c + width]) {
+      if (d < 0 || d >= steady.length || away[d] >= 0) continue;
+      away[d] = away[c] + 1;
+      queue.push(d);
+    }
+  }
+  return steady.map((one, c) => (one || (away[c] < 0 && mask[c]) ? 1 : 0));
+}
+
+/** Gives each cell on an edge to the part that is nearest by steps along sides. */
+function grownOverEdges(labels: Int32Array, mask: Uint8Array, width: number): void {
+  const queue: number[] = [];
+  labels.forEach((label, c) => {
+    if (label >= 0) queue.push(c);
+  });
+  for (let at = 0; at < queue.length; at++) {
+    const c = queue[at];
+    const x = c % width;
+    for (const d of [x > 0 ? c - 1 : -1, x < width - 1 ? c + 1 : -1, c - width, c + width]) {
+      if (d < 0 || d >= labels.length || labels[d] >= 0 || !mask[d]) continue;
+      labels[d] = labels[c];
+      queue.push(d);
+    }
+  }
 }
 
 /** Joins touching parts whose differences are alike, and what is too small with the neighbour most like it. */
-function joined(labels: Int32Array, size: readonly number[], residual: Residual, width: number): Parts {
+function joined(
+  labels: Int32Array,
+  size: readonly number[],
+  residual: Residual,
+  steady: Uint8Array,
+  width: number,
+): Parts {
   const count = size.length;
-  const means = mediansOf(labels, count, residual);
+  const means = mediansOf(
+    labels.map((label, c) => (steady[c] ? label : -1)),
+    count,
+    residual,
+  );
   const cells = size.slice();
   const total = cells.reduce((sum, n) => sum + n, 0);
   const into = Int32Array.from({ length: count }, (_, i) => i);
@@ -171,8 +235,7 @@ function joined(labels: Int32Array, size: readonly number[], residual: Residual,
     const [from, to] = cells[i] < cells[j] ? [i, j] : [j, i];
     const all = cells[from] + cells[to];
     for (let k = 0; k < 3; k++)
-      means[to * 3 + k] =
-        (means[to * 3 + k] * cells[to] + means[from * 3 + k] * cells[from]) / all;
+      means[to * 3 + k] = (means[to * 3 + k] * cells[to] + means[from * 3 + k] * cells[from]) / all;
     cells[to] = all;
     into[from] = to;
     for (const next of beside[from]) if (root(next) !== to) beside[to].add(root(next));
@@ -197,13 +260,21 @@ function joined(labels: Int32Array, size: readonly number[], residual: Residual,
     const { best } = nearest(i);
     if (best >= 0) join(i, best);
   }
+  const size3 = (i: number) => lengthOf(means[i * 3], means[i * 3 + 1], means[i * 3 + 2]);
+  /** How far two parts are apart, against how far they may be to be one. */
+  const alike = (i: number, j: number) =>
+    apart(i, j) / Math.max(ONE_DIFFERENCE, ALIKE * Math.min(size3(i), size3(j)));
   for (;;) {
     let pair: [number, number] | null = null;
-    let least = ONE_DIFFERENCE;
+    let least = 1;
     for (let i = 0; i < count; i++) {
       if (root(i) !== i) continue;
-      const near = nearest(i);
-      if (near.best >= 0 && near.least < least) [pair, least] = [[i, near.best], near.least];
+      for (const next of beside[i]) {
+        const j = root(next);
+        if (j === i) continue;
+        const far = alike(i, j);
+        if (far < least) [pair, least] = [[i, j], far];
+      }
     }
     if (!pair) break;
     join(...pair);
@@ -234,6 +305,7 @@ function mediansOf(labels: ArrayLike<number>, count: number, { data }: Residual)
 }
 
 interface Described {
+  label: number;
   place: Place;
   cells: number;
   share: number;
@@ -251,9 +323,9 @@ function describe(
   // What lies on edges shows how well places agree, and no colour.
   const sound = labels.map((label, c) => (steady[c] ? label : -1));
   const medians = mediansOf(sound, count, residual);
-  const soundCells = new Float64Array(count);
+  const believed = new Float64Array(count);
   sound.forEach((label) => {
-    if (label >= 0) soundCells[label]++;
+    if (label >= 0) believed[label]++;
   });
   const poles = polesOfInaccessibility(labels, model.width, count);
   const sums = new Float64Array(count * 4);
@@ -266,8 +338,9 @@ function describe(
   });
   return Array.from({ length: count }, (_, i) => i).flatMap((i) => {
     const n = sums[i * 4];
-    if (soundCells[i] < Math.max(MIN_SOUND_CELLS, MIN_SOUND * n)) return [];
+    if (believed[i] < Math.max(MIN_SOUND_CELLS, MIN_SOUND * n)) return [];
     return {
+      label: i,
       place: placeOfCell(model, poles[i]),
       cells: n,
       share: n / total,
@@ -277,8 +350,31 @@ function describe(
   });
 }
 
-/** One relation for all parts of one colour that are off alike, at the place of the largest. */
-function grouped(parts: readonly Described[], shift: FittedShift): Relation[] {
+/** Pairs of labels, smaller first, that come within some cells of each other. */
+function closePairs({ labels, count }: Parts, width: number): Set<number> {
+  const pairs = new Set<number>();
+  for (let c = 0; c < labels.length; c++) {
+    const x = c % width;
+    for (let y = 0; y <= CLOSE; y += 2)
+      for (let dx = -CLOSE; dx <= CLOSE; dx += 2) {
+        const d = c + y * width + dx;
+        if (x + dx < 0 || x + dx >= width || d >= labels.length) continue;
+        const [one, other] = [Math.min(labels[c], labels[d]), Math.max(labels[c], labels[d])];
+        if (one >= 0 && one !== other) pairs.add(one * count + other);
+      }
+  }
+  return pairs;
+}
+
+/**
+ * One relation for parts that are off alike: those that come close to each other, as where another part lies between, and
+ * small ones of one colour. At the place of the largest.
+ */
+function grouped(
+  parts: readonly Described[],
+  shift: FittedShift,
+  areClose: (one: number, other: number) => boolean,
+): Relation[] {
   const groups: Described[][] = [];
   for (const part of parts.toSorted((one, other) => other.cells - one.cells)) {
     const own = groups.find((group) => {
@@ -286,16 +382,17 @@ function grouped(parts: readonly Described[], shift: FittedShift): Relation[] {
       const [v, a, b] = part.difference.map((d, k) => d - first.difference[k]);
       const isAlike =
         lengthOf(v, a, b) < Math.max(ONE_DIFFERENCE, ALIKE * lengthOf(...first.difference));
-      if (!isAlike) return false;
-      const isNear = group.some(
-        ({ place }) => Math.hypot(place.x - part.place.x, place.y - part.place.y) < ONE_PLACE,
-      );
+      if (!isAlike || lengthOf(...part.difference) < MIN_DIFFERENCE) return false;
+      const isSame = lengthOf(v, a, b) < JUST_AS_MUCH * lengthOf(...first.difference);
+      if (isSame && group.some(({ label }) => areClose(label, part.label))) return true;
+      // Large ones may have been put wrong for reasons of their own, unless they are off by just as much.
+      if (part.share > SMALL_SHARE && !isSame) return false;
       const colour = Math.hypot(
         part.colour.L - first.colour.L,
         part.colour.a - first.colour.a,
         part.colour.b - first.colour.b,
       );
-      return isNear || colour < ONE_COLOUR;
+      return colour < ONE_COLOUR;
     });
     if (own) own.push(part);
     else groups.push([part]);
@@ -308,8 +405,10 @@ function relationOf(group: readonly Described[], shift: FittedShift): Relation {
   const share = group.reduce((sum, part) => sum + part.share, 0);
   const [value, a, b] = first.difference;
   const turn = (shift.hueTurn * Math.PI) / 180;
-  const wantedA = shift.chromaGain * (first.colour.a * Math.cos(turn) - first.colour.b * Math.sin(turn));
-  const wantedB = shift.chromaGain * (first.colour.a * Math.sin(turn) + first.colour.b * Math.cos(turn));
+  const wantedA =
+    shift.chromaGain * (first.colour.a * Math.cos(turn) - first.colour.b * Math.sin(turn));
+  const wantedB =
+    shift.chromaGain * (first.colour.a * Math.sin(turn) + first.colour.b * Math.cos(turn));
   const [wanted, is] = [Math.hypot(wantedA, wantedB), Math.hypot(wantedA + a, wantedB + b)];
   const hue =
     wanted < NO_HUE || is < NO_HUE
@@ -323,7 +422,8 @@ function relationOf(group: readonly Described[], shift: FittedShift): Relation {
     hue,
     share,
     colour: first.colour,
-    weight: difference < MIN_DIFFERENCE ? 0 : difference * Math.sqrt(Math.min(1, share / FULL_SHARE)),
+    weight:
+      difference < MIN_DIFFERENCE ? 0 : difference * Math.sqrt(Math.min(1, share / FULL_SHARE)),
   };
 }
 

@@ -36,6 +36,8 @@ const LIGHTEST = 9.3;
 /** Of the cells so much has to lie within sRGB for the rest to be left out. */
 const MIN_INSIDE = 0.2;
 const ROUNDS = 15;
+/** So many cells are enough. */
+const MAX_CELLS = 6000;
 const REACH = 4.685;
 const MIN_VALUE_SPREAD = 0.12;
 const MIN_COLOUR_SPREAD = 0.004;
@@ -53,8 +55,10 @@ export function fitShift(
   steady: Uint8Array,
   hasCast: boolean,
 ): FittedShift {
-  const cells: number[] = [];
+  let cells: number[] = [];
   for (let c = 0; c < study.mask.length; c++) if (study.mask[c] && steady[c]) cells.push(c);
+  const step = Math.ceil(cells.length / MAX_CELLS);
+  cells = cells.filter((_, i) => i % step === 0);
   if (cells.length === 0)
     return { value: 0, valueGain: 1, chromaGain: 1, hueTurn: 0, castA: 0, castB: 0 };
   const differences = Float64Array.from(cells, (c) => study.value[c] - model.value[c]);

@@ -55,9 +55,7 @@ export function lightCells({ width, height, data }: Picture, side: number): Ligh
 /** Munsell value of each cell. */
 export function valueGrid({ width, height, light, mask }: LightCells): Grid {
   const data = Float32Array.from(mask, (there, c) =>
-    there
-      ? quickValueOfLuminance(luminance(light[c * 3], light[c * 3 + 1], light[c * 3 + 2]))
-      : 0,
+    there ? quickValueOfLuminance(luminance(light[c * 3], light[c * 3 + 1], light[c * 3 + 2])) : 0,
   );
   return { width, height, data, mask };
 }

@@ -62,8 +62,13 @@ export const UNIT_SQUARE: Quad = [
   [0, 1],
 ];
 
-/** The map that brings the unit square to a quadrilateral; null where three of its corners lie on a line. */
+/** The map that brings the unit square to a quadrilateral; null where it isn't convex, or three of its corners lie on a line. */
 export function squareToQuad(quad: Quad): Homography | null {
+  const turns = quad.map(([x, y], i) => {
+    const [[nx, ny], [mx, my]] = [quad[(i + 1) % 4], quad[(i + 2) % 4]];
+    return (nx - x) * (my - ny) - (ny - y) * (mx - nx);
+  });
+  if (!turns.every((turn) => turn > 1e-9) && !turns.every((turn) => turn < -1e-9)) return null;
   return fittedHomography(UNIT_SQUARE.map((from, i) => ({ from, to: quad[i] })));
 }
 

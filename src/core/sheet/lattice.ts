@@ -1,5 +1,10 @@
 import { quantileOf } from '../raster/quantile';
-import { fittedHomography, mapped, type Correspondence, type Homography } from '../raster/homography';
+import {
+  fittedHomography,
+  mapped,
+  type Correspondence,
+  type Homography,
+} from '../raster/homography';
 
 export interface Point {
   x: number;
