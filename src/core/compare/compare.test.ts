@@ -4,7 +4,7 @@ import { paintedBy } from '../testing';
 import { compare } from './compare';
 import { register } from './registration';
 import { landscape, laidIn, relit } from './testing';
-import { relationWords, shiftWords, stepWords } from './words';
+import { relationWords, shiftWords, valueWords } from './words';
 
 const model = landscape();
 /** White paper in the light of a room, and a table. */
@@ -124,7 +124,7 @@ describe('a study against its model', () => {
 
 describe('words', () => {
   it('count steps by halves', () => {
-    expect([0.3, 0.5, 0.9, 1.4, 2.1, 2.6].map(stepWords)).toEqual([
+    expect([0.3, 0.5, 0.9, 1.4, 2.1, 2.6].map(valueWords)).toEqual([
       'half a value',
       'half a value',
       'a value',

@@ -18,7 +18,8 @@ import {
   type KnownSample,
 } from './reference';
 import { MIN_CONFIDENCE, register, type Registration } from './registration';
-import { relationsOf, residualOf, type Relation } from './relations';
+import { relationsOf, type Relation } from './relations';
+import { residualOf } from './residual';
 import { steadyCells } from './steady-cells';
 import { fitShift, type Shift, type StudyCells } from './shift';
 

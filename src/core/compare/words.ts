@@ -14,7 +14,7 @@ export function relationWords(relation: Relation, wheel: Wheel = PAINTERS_WHEEL)
   const { value, chroma, hue, colour } = relation;
   const off: string[] = [];
   if (Math.abs(value) >= MIN_VALUE)
-    off.push(`${stepWords(Math.abs(value))} too ${value > 0 ? 'light' : 'dark'}`);
+    off.push(`${valueWords(Math.abs(value))} too ${value > 0 ? 'light' : 'dark'}`);
   if (Math.abs(chroma) >= MIN_CHROMA) off.push(`too ${chroma > 0 ? 'strong' : 'dull'}`);
   if (Math.abs(hue) >= MIN_HUE)
     off.push(`turned towards ${turnedTo(oklchFromOklab(colour).h, hue, wheel)}`);
@@ -31,7 +31,7 @@ function turnedTo(hue: number, turn: number, wheel: Wheel): string {
 }
 
 /** Munsell steps to the nearest half: "half a value", "a value and a half", "2 values". */
-export function stepWords(steps: number): string {
+export function valueWords(steps: number): string {
   const halves = Math.round(steps * 2);
   if (halves <= 1) return 'half a value';
   const whole = Math.floor(halves / 2);

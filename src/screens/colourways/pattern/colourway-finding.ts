@@ -17,6 +17,8 @@ export function colourwayFinding(
   const [one, other] = worst.pair;
   const value = (hex: string) => painted.paints.find((paint) => paint.hex === hex)?.value ?? 0;
   const apart = stepWords(value(one) - value(other), scale);
-  const more = fallen.length > 1 ? `, and so do ${several(fallen.length - 1, 'more pair')}` : '';
+  const others = fallen.length - 1;
+  const more =
+    others > 0 ? `, and so ${others === 1 ? 'does' : 'do'} ${several(others, 'more pair')}` : '';
   return `${begin}. ${capital(nameOf(one))} and ${nameOf(other)} stood ${apart} apart and fall together${more}.`;
 }
