@@ -1,7 +1,7 @@
 import { massesOf, type Masses } from '../measure/masses';
 import type { ColourGrid } from '../picture/colour-grid';
 import { connectedComponents } from '../raster/connected-components';
-import { lengthOf, mediansOf, residualGrid, type Residual } from './residual';
+import { lengthOf, mediansOf, residualGrid, smoothedResidual, type Residual } from './residual';
 import type { StudyCells } from './shift';
 
 /** A mass smaller than this share goes to the neighbour whose difference is most like its own. */
@@ -19,8 +19,8 @@ export interface Parts {
 
 /** How far two differences are apart, against how far they may be to be alike: alike below 1. */
 export function unlikeness(
-  one: readonly [value: number, a: number, b: number],
-  other: readonly [value: number, a: number, b: number],
+  one: readonly [value: number, chroma: number, hue: number],
+  other: readonly [value: number, chroma: number, hue: number],
 ): number {
   const apart = lengthOf(one[0] - other[0], one[1] - other[1], one[2] - other[2]);
   return apart / Math.max(ONE_DIFFERENCE, ALIKE * Math.min(lengthOf(...one), lengthOf(...other)));
@@ -41,7 +41,7 @@ export function partsOf(
   const partings: Masses[] = [
     massesOf(masked),
     massesOf({ ...masked, oklab: study.oklab, value: study.value }),
-    massesOf(residualGrid(model, residual)),
+    massesOf(residualGrid(model, smoothedResidual(residual, sound, width))),
   ];
   const crossing = new Int32Array(width * height).fill(-1);
   const numbers = new Map<string, number>();

@@ -38,10 +38,10 @@ const FULL_SHARE = 0.03;
 /** Small parts of nearly one colour that are off alike are one relation, wherever they lie: lit windows, petals. */
 const ONE_COLOUR = 0.06;
 const SMALL_SHARE = 0.012;
-/** Larger ones too, and parts with another between them, where they are off by the same to within this share. */
+/** Parts with another between them are one where they are off by the same to within this share. */
 const SAME_DIFFERENCE = 0.2;
 /** Parts are close that come within so many cells of each other. */
-const CLOSE = 6;
+const CLOSE = 10;
 
 /**
  * The relations that are off, the largest first. Model and study are parted into masses, each by itself; where two partings
@@ -75,7 +75,7 @@ interface Described {
   place: Place;
   cells: number;
   share: number;
-  /** Value, a, b. */
+  /** Value, chroma, hue. */
   difference: readonly [number, number, number];
   colour: Oklab;
 }
@@ -147,11 +147,11 @@ function grouped(
       const [first] = group;
       if (unlikeness(part.difference, first.difference) >= 1) return false;
       if (lengthOf(...part.difference) < MIN_DIFFERENCE) return false;
-      const [v, a, b] = part.difference.map((d, k) => d - first.difference[k]);
-      const isSame = lengthOf(v, a, b) < SAME_DIFFERENCE * lengthOf(...first.difference);
+      const [value, chroma, hue] = part.difference.map((d, k) => d - first.difference[k]);
+      const isSame = lengthOf(value, chroma, hue) < SAME_DIFFERENCE * lengthOf(...first.difference);
       if (isSame && group.some(({ label }) => areClose(label, part.label))) return true;
-      // Large ones may have been put wrong for reasons of their own, unless they are off by just as much.
-      if (part.share > SMALL_SHARE && !isSame) return false;
+      // Large ones far apart may each have been put wrong for a reason of its own.
+      if (part.share > SMALL_SHARE) return false;
       const colour = Math.hypot(
         part.colour.L - first.colour.L,
         part.colour.a - first.colour.a,
@@ -168,22 +168,19 @@ function grouped(
 function relationOf(group: readonly Described[], shift: FittedShift): Relation {
   const [first] = group;
   const share = group.reduce((sum, part) => sum + part.share, 0);
-  const [value, a, b] = first.difference;
-  const turn = (shift.hueTurn * Math.PI) / 180;
-  const wantedA =
-    shift.chromaGain * (first.colour.a * Math.cos(turn) - first.colour.b * Math.sin(turn));
-  const wantedB =
-    shift.chromaGain * (first.colour.a * Math.sin(turn) + first.colour.b * Math.cos(turn));
-  const [wanted, is] = [Math.hypot(wantedA, wantedB), Math.hypot(wantedA + a, wantedB + b)];
+  const [value, chroma, hueLength] = first.difference;
+  const wanted = shift.chromaGain * Math.hypot(first.colour.a, first.colour.b);
+  const is = wanted + chroma;
   const hue =
     wanted < NO_HUE || is < NO_HUE
       ? 0
-      : angle(Math.atan2(wantedB + b, wantedA + a) - Math.atan2(wantedB, wantedA));
-  const difference = lengthOf(value, a, b);
+      : (360 / Math.PI) *
+        Math.asin(Math.max(-1, Math.min(1, hueLength / (2 * Math.sqrt(wanted * is)))));
+  const difference = lengthOf(...first.difference);
   return {
     ...first.place,
     value,
-    chroma: is - wanted,
+    chroma,
     hue,
     share,
     colour: first.colour,
@@ -191,6 +188,3 @@ function relationOf(group: readonly Described[], shift: FittedShift): Relation {
       difference < MIN_DIFFERENCE ? 0 : difference * Math.sqrt(Math.min(1, share / FULL_SHARE)),
   };
 }
-
-const angle = (radians: number) =>
-  (Math.atan2(Math.sin(radians), Math.cos(radians)) * 180) / Math.PI;
