@@ -27,7 +27,7 @@ export interface Registration {
 }
 
 /** Under this a study is taken not to show its model, or not where it is looked for. */
-export const MIN_CONFIDENCE = 0.25;
+export const MIN_CONFIDENCE = 0.4;
 
 /** Cells along the longer side in the first search, of the photograph and of the model. */
 const SEARCH_CELLS = 48;
