@@ -261,7 +261,10 @@ describe('prism', () => {
   }, 60_000);
 
   it('compares a study with its model: the shift, relations with their places, and how well it lies', async () => {
-    const model = demoPicture('lower-station.webp');
+    const model = file('model.png');
+    const other = file('other.png');
+    await sharp(demoPicture('lower-station.webp')).resize(480).png().toFile(model);
+    await sharp(demoPicture('summit.jpg')).resize(480).png().toFile(other);
     const same = prism('compare', model, model, '--digital');
     expect(same.status).toBe(0);
     const report = JSON.parse(same.stdout) as {
@@ -309,7 +312,7 @@ describe('prism', () => {
     expect(Math.abs(relations[0].value)).toBeGreaterThan(1);
     expect(relations[0].words).toMatch(relations[0].value > 0 ? /too light/ : /too dark/);
     for (const [words, ...more] of [
-      ['name its corners', model, demoPicture('summit.jpg')],
+      ['name its corners', model, other],
       ['corners takes 8 numbers', model, model, '--corners', '0,0,1,0'],
       ['white takes 2 numbers', model, model, '--white', '0.5,2'],
       ['a model and a study', model],
