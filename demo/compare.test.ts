@@ -10,7 +10,7 @@ import { liesIn, pictureOfFile, studyPair, type StudyPair } from './testing/stud
 const folder = path.join(demoFolder(), 'pictures');
 const names = readdirSync(folder).filter((name) => /\.(webp|jpg)$/.test(name));
 const SIDE = 400;
-/** Seeds that nothing was tuned on; one in four is repainted with strokes. */
+/** Looked at while relations were grouped; docs/checking.md has figures of others. One in four is repainted with strokes. */
 const SEEDS = [900, 901, 902, 903] as const;
 
 /** Of the longest way between a study's corners and where they were found, the share of the photograph's diagonal. */
@@ -51,6 +51,7 @@ describe('studies of the demo’s pictures, photographed', () => {
           shift:
             shift &&
             Math.abs(shift.value - pair.shift.value) <= 0.15 &&
+            Math.abs(shift.valueGain - pair.shift.valueGain) <= 0.05 &&
             Math.abs(shift.chromaGain / pair.shift.chromaGain - 1) <= 0.05 &&
             Math.abs(shift.hueTurn - pair.shift.hueTurn) <= 2,
           ownLight: shift !== null,
