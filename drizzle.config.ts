@@ -7,6 +7,7 @@ export default defineConfig({
     './src/server/db/library-schema.ts',
     './src/server/db/shelf-schema.ts',
     './src/server/db/pattern-schema.ts',
+    './src/server/db/session-schema.ts',
   ],
   out: './src/server/db/migrations',
 });

@@ -23,6 +23,8 @@ import { searchLibraries } from './libraries/search';
 import { ALL_LIBRARIES } from '@/contracts/library-search';
 import { importPicture } from './pictures/import-picture';
 import { readingsAreMade, refreshStale } from './readings/refresh';
+import { beginSession } from './sessions/sessions';
+import { keepSnapshot } from './sessions/snapshots';
 import { saveSettings } from './settings/settings';
 import { getStudy, renameStudy, saveStudy } from './studies/studies';
 import { getShelf, saveShelf } from './shelf/shelf';
@@ -30,6 +32,7 @@ import { listStudies } from './studies/study-cards';
 import { allRows, wipe } from './testing/all-rows';
 import { someLibrary } from './testing/many-libraries';
 import { freshDatabase } from './testing/test-database';
+import { fullSession } from './testing/some-session';
 import { someShelf } from './testing/some-shelf';
 import { importPattern } from './patterns/patterns';
 import { TWO_SQUARES } from './testing/some-pattern';
@@ -39,6 +42,7 @@ let end: () => Promise<void>;
 let folder: string;
 const file = () => path.join(folder, 'backup.zip');
 const libraryIds: string[] = [];
+const SESSION = '00000000-0000-4000-8000-00000000005e';
 const was = process.env.PRISM_COPIES;
 
 beforeAll(async () => {
@@ -60,6 +64,9 @@ beforeAll(async () => {
   await getShelf();
   await saveShelf(1, someShelf('a', 'b'));
   await importPattern(Buffer.from(TWO_SQUARES), 'Squares ☂.svg');
+  await beginSession({ id: SESSION, studyId: id, content: fullSession() });
+  const shot = await redAndBlue(77).png().toBuffer();
+  await keepSnapshot(SESSION, 'shot', shot, 'easel.png');
   await saveSettings({ ...DEFAULT_SETTINGS, surround: 'night' });
   await readingsAreMade();
   await refreshStale();
@@ -115,7 +122,7 @@ describe('a backup', () => {
   it('gives back the same store after all is wiped, row by row and byte by byte', async () => {
     const rows = await allRows();
     const bytes = await bytesHere();
-    expect(bytes.size).toBe(2);
+    expect(bytes.size).toBe(3);
     for (const table of TABLES.filter((name) => name !== 'attempt'))
       expect({ table, rows: rows[table].length }).not.toEqual({ table, rows: 0 });
     await wipe();
@@ -211,7 +218,7 @@ describe('a damaged backup', () => {
   it('is refused with what is damaged, wherever a byte of an entry is changed', async () => {
     const whole = await readFile(file());
     const entries = await entriesOf(whole);
-    expect(entries.length).toBe(TABLES.length + 6 + 1);
+    expect(entries.length).toBe(TABLES.length + 9 + 1);
     for (const { name, at, length } of entries) {
       if (length === 0) continue;
       const changed = Buffer.from(whole);

@@ -7,6 +7,7 @@ import {
   readLibraryContent,
   storedLibrary,
 } from '../library';
+import { readSession, sessionContentSchema, sessionDocuments, storedSession } from '../session';
 import { patternContentSchema, patternDocuments, readPattern, storedPattern } from '../pattern';
 import { readShelf, shelfContentSchema, shelfDocuments, storedShelf } from '../shelf';
 import { newDocument, readStudyDocument, studyDocuments, studyDocumentSchema } from '../study';
@@ -161,6 +162,48 @@ describe('how documents are merged', () => {
     ]);
   });
 
+  it('is said of every key of a session', () => {
+    expect(walk(mergePolicyOf(sessionContentSchema))).toEqual([
+      'title: one',
+      'aim: one',
+      'second: one',
+      'minutes: one',
+      'medium: one',
+      'ground: one',
+      'limits: byId',
+      'limits[].id: one',
+      'limits[].text: one',
+      'limits[].kept: one',
+      'stages: one',
+      'clock: strokes',
+      'isMuted: one',
+      'notes: byId',
+      'notes[].id: one',
+      'notes[].at: one',
+      'notes[].stage: one',
+      'notes[].words: one',
+      'snapshots: byId',
+      'snapshots[].id: one',
+      'snapshots[].at: one',
+      'snapshots[].stage: one',
+      'snapshots[].from: one',
+      'checks: byId',
+      'checks[].id: one',
+      'checks[].at: one',
+      'checks[].snapshot: one',
+      'checks[].against: one',
+      'checks[].corners: one',
+      'checks[].white: one',
+      'checks[].isDigital: one',
+      'checks[].finding: one',
+      'checks[].excused: byId',
+      'checks[].excused[].id: one',
+      'checks[].excused[].why: one',
+      'checks[].goal: one',
+      'checks[].next: one',
+    ]);
+  });
+
   it('is said of every key of a shelf', () => {
     expect(walk(mergePolicyOf(shelfContentSchema))).toEqual([
       'owner: one',
@@ -266,12 +309,22 @@ describe('documents of every version', () => {
     expect(readPattern(storedPattern(content))).toEqual(content);
   });
 
+  it.each(names.filter((name) => name.startsWith('session-')))('are opened: %s', (name) => {
+    const stored = fixture(name) as { title: string; clock: unknown[]; checks: unknown[] };
+    const content = readSession(stored);
+    expect(content.title).toBe(stored.title);
+    expect(content.clock).toEqual(stored.clock);
+    expect(content.checks).toEqual(stored.checks);
+    expect(readSession(storedSession(content))).toEqual(content);
+  });
+
   it('are kept of each version there was', () => {
     const kinds: [string, VersionedDocument<unknown>][] = [
       ['study', studyDocuments],
       ['library', libraryDocuments as VersionedDocument<unknown>],
       ['shelf', shelfDocuments as VersionedDocument<unknown>],
       ['pattern', patternDocuments as VersionedDocument<unknown>],
+      ['session', sessionDocuments as VersionedDocument<unknown>],
     ];
     for (const [kind, documents] of kinds)
       for (let version = 1; version <= newestVersion(documents); version++)

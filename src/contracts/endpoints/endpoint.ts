@@ -107,6 +107,8 @@ const NOUNS: Readonly<Record<string, string>> = {
   copies: 'copy',
   patterns: 'pattern',
   drawings: 'drawing',
+  sessions: 'session',
+  snapshots: 'snapshot',
 };
 
 /** What is not found where a parameter makes no sense: what lies in the nearest collection before it. */

@@ -52,6 +52,15 @@ import { madeRequestSchema } from '../made-request';
 import { pictureEventSchema } from '../picture-events';
 import { pushRequestSchema } from '../push-request';
 import { settingsSchema } from '../settings';
+import { idSchema } from '../palette';
+import {
+  beginSessionSchema,
+  binnedSessionSchema,
+  loggedSessionSchema,
+  saveSessionSchema,
+  sessionSchema,
+  snapshotAnswerSchema,
+} from '../session';
 import { saveShelfSchema, shelfContentSchema, shelfRevisionSchema, shelfSchema } from '../shelf';
 import {
   createStudySchema,
@@ -239,6 +248,25 @@ const patterns = {
   listPatternBin: get('/api/pattern-bin', json(z.array(binnedPatternSchema))),
 };
 
+const sessions = {
+  listSessions: get('/api/sessions', json(z.array(loggedSessionSchema))),
+  listStudySessions: get('/api/studies/:id/sessions', json(z.array(sessionSchema))),
+  beginSession: post('/api/sessions', created(made), { body: beginSessionSchema }),
+  getSession: get('/api/sessions/:id', json(sessionSchema)),
+  saveSession: put('/api/sessions/:id', json(revisionAnswer), { body: saveSessionSchema }),
+  deleteSession: del('/api/sessions/:id', empty),
+  restoreSession: post('/api/sessions/:id/restore', empty),
+  listSessionBin: get('/api/session-bin', json(z.array(binnedSessionSchema))),
+  /** A snapshot's picture, under the id that its session calls it by. */
+  keepSnapshot: put('/api/sessions/:id/snapshots/:snapshot', json(snapshotAnswerSchema), {
+    params: { snapshot: idSchema },
+    body: 'bytes',
+  }),
+  getSnapshot: get('/api/sessions/:id/snapshots/:snapshot/:rendition', file, {
+    params: { snapshot: idSchema, rendition: z.enum(RENDITIONS) },
+  }),
+};
+
 const rest = {
   /** Plans as a PDF, each on a page, on the paper of the first. */
   printDrawings: post('/api/prints', file, { body: drawingsSchema, reads: true }),
@@ -262,6 +290,7 @@ export const endpoints = {
   ...keep,
   ...shelf,
   ...patterns,
+  ...sessions,
   ...rest,
 };
 export type Endpoints = typeof endpoints;

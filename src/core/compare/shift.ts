@@ -183,3 +183,7 @@ export function shiftedCell(
     im * a + re * b + castB,
   ];
 }
+
+/** A study's value as its model's would be without the shift. */
+export const unshiftedValue = (value: number, { value: off, valueGain }: FittedShift): number =>
+  MIDDLE + (value - off - MIDDLE) / valueGain;

@@ -2,6 +2,7 @@ import { eq, sql } from 'drizzle-orm';
 import { database } from '../db/client';
 import { library } from '../db/library-schema';
 import type { pattern } from '../db/pattern-schema';
+import type { session } from '../db/session-schema';
 import type { study } from '../db/schema';
 import { notFound, ServiceError } from '../errors';
 import type { Revisions, Writer } from './revisions';
@@ -29,7 +30,7 @@ export interface SavedKind<D> {
 
 /** What is particular to one kind of document of which there are many. */
 export interface DocumentKind<D> extends SavedKind<D> {
-  table: typeof library | typeof pattern | typeof study;
+  table: typeof library | typeof pattern | typeof session | typeof study;
 }
 
 /** What is done to documents of every kind. */

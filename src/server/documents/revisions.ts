@@ -6,6 +6,7 @@ import type { Database } from '../db/open';
 import { libraryRevision } from '../db/library-schema';
 import type { studyRevision } from '../db/schema';
 import type { patternRevision } from '../db/pattern-schema';
+import type { sessionRevision } from '../db/session-schema';
 import type { shelfRevision } from '../db/shelf-schema';
 import { notFound } from '../errors';
 
@@ -13,7 +14,11 @@ export type Writer = Pick<Database, 'insert' | 'delete' | 'select' | 'update' | 
 
 /** Tables of revisions have the same columns, whatever they are of. */
 type RevisionTable =
-  typeof libraryRevision | typeof patternRevision | typeof shelfRevision | typeof studyRevision;
+  | typeof libraryRevision
+  | typeof patternRevision
+  | typeof sessionRevision
+  | typeof shelfRevision
+  | typeof studyRevision;
 
 /** Saves within this long of the first of them are one sitting, of which the last state is kept. */
 const SITTING_MINUTES = 10;

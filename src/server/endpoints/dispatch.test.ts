@@ -30,6 +30,7 @@ function pathFor({ path, params = {} }: Endpoint): string {
   const examples: Record<string, string> = {
     revision: '3',
     rendition: 'working',
+    snapshot: 'one',
     hash: 'a'.repeat(64),
   };
   return path.replace(/:(\w+)/g, (_, name: string) => (name in params ? examples[name] : ID));

@@ -11,6 +11,7 @@ import { keepHandlers } from './keep';
 import { libraryHandlers } from './libraries';
 import { patternHandlers } from './patterns';
 import { pictureHandlers } from './pictures';
+import { sessionHandlers } from './sessions';
 import { shelfHandlers } from './shelf';
 import { studyHandlers } from './studies';
 
@@ -23,6 +24,7 @@ export const handlers: Handlers = {
   ...keepHandlers,
   ...shelfHandlers,
   ...patternHandlers,
+  ...sessionHandlers,
   guessRecord: () => guessRecord(),
   keepAttempt: ({ body }) => keepAttempt(body),
   printDrawings: async ({ body }) =>

@@ -8,7 +8,11 @@ import { attachment, fileNameOf, inLines, readBody } from '../respond';
 import type { Handlers } from './handler';
 
 /** A response whose bytes never change, so that it may be cached for ever. */
-function forEver(bytes: Uint8Array, type: string, headers: Record<string, string> = {}): Response {
+export function forEver(
+  bytes: Uint8Array,
+  type: string,
+  headers: Record<string, string> = {},
+): Response {
   return new Response(new Uint8Array(bytes), {
     headers: {
       'content-type': type,

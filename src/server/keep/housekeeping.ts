@@ -2,6 +2,7 @@ import { rm } from 'node:fs/promises';
 import { vacuumIfWorthwhile } from '../db/vacuum';
 import { emptyOld } from '../libraries/bin';
 import { emptyOldPatterns } from '../patterns/bin';
+import { emptyOldSessions } from '../sessions/bin';
 import { outgoingFolder } from './backup';
 import { copyIfDue } from './copies';
 import { throwOld } from './incoming';
@@ -14,7 +15,8 @@ export function keepHouse(): void {
   const logged = (job: Promise<unknown>) =>
     void job.catch((error: unknown) => console.error(error));
   const round = () => {
-    for (const job of [copyIfDue(), emptyOld(), emptyOldPatterns(), throwOld()]) logged(job);
+    for (const job of [copyIfDue(), emptyOld(), emptyOldPatterns(), emptyOldSessions(), throwOld()])
+      logged(job);
     logged(vacuumIfWorthwhile());
   };
   // What a process that was killed had begun to send belongs to nobody.

@@ -1,30 +1,24 @@
 import { randomUUID } from 'node:crypto';
-import { sql, type SQL } from 'drizzle-orm';
+import { sql } from 'drizzle-orm';
 import { cutText } from '@/core/text';
-import { readPattern } from '@/contracts/pattern';
 import { readShelf } from '@/contracts/shelf';
 import type { KeptThing, Restored, RestoreOrder } from '@/contracts/keep';
 import { database } from '../db/client';
-import type { Database } from '../db/open';
 import { rows } from '../db/rows';
-import { pictureBytes } from '../db/schema';
 import { indexStale } from '../libraries/libraries';
-import type { Rendition } from '@/contracts/pictures';
-import { damaged, type Archive } from './archive';
-import { sha256 } from './backup';
+import type { Archive } from './archive';
 import type { Writer as DocumentWriter } from '../documents/revisions';
 import { addToShelf } from '../shelf/shelf';
 import { refreshReading } from '../readings/refresh';
+import { mapped, put, remapped, type RowWriter } from './put-rows';
+import { restorePatterns } from './restore-patterns';
+import { restorePictures } from './restore-pictures';
+import { restoreSessions } from './restore-sessions';
 import { studiesWithWholeReadings } from './restored-readings';
 import { standingsOf } from './standing';
-import { columnsOf, picturePath, type Row } from './tables';
-
-type Writer = Pick<Database, 'execute' | 'insert'>;
+import type { Row } from './tables';
 
 const BESIDE = ', from the backup';
-/** Rows handed over in one statement, and how many characters of them. */
-const AT_ONCE = 200;
-const MAX_BATCH = 8 * 1024 * 1024;
 
 /**
  * Restores the chosen parts of a backup, all or nothing. What is here already is left as it is; what differs is left
@@ -92,44 +86,14 @@ function plan(
 }
 
 async function restoreStudies(
-  tx: Writer,
+  tx: RowWriter,
   archive: Archive,
   ids: ReadonlyMap<string, string>,
 ): Promise<number> {
   const needed = new Set<unknown>();
   for await (const row of archive.rows('study'))
     if (ids.has(String(row.id))) needed.add(row.picture_id);
-  const pictureIds = new Map<unknown, unknown>();
-  let pictures = 0;
-  for await (const row of archive.rows('picture')) {
-    if (!needed.has(row.id)) continue;
-    const [here] = await rows<{ id: string }>(
-      sql`select id from picture where hash = ${row.hash}`,
-      tx,
-    );
-    if (here) {
-      pictureIds.set(row.id, here.id);
-      continue;
-    }
-    const [taken] = await rows<{ id: string }>(
-      sql`select id from picture where id = ${row.id}`,
-      tx,
-    );
-    const id = taken ? randomUUID() : String(row.id);
-    pictureIds.set(row.id, id);
-    await put(tx, 'picture', [{ ...row, id }]);
-    const bytes = (rendition: Rendition) => archive.bytes(picturePath(String(row.hash), rendition));
-    const original = await bytes('original');
-    if (sha256(original) !== row.hash)
-      throw damaged([`the picture “${String(row.name)}” is not the one that it is called by`]);
-    await tx.insert(pictureBytes).values({
-      pictureId: id,
-      original,
-      working: await bytes('working'),
-      thumbnail: await bytes('thumbnail'),
-    });
-    pictures++;
-  }
+  const { pictureIds, pictures } = await restorePictures(tx, archive, needed);
   await put(
     tx,
     'study',
@@ -150,7 +114,7 @@ async function restoreStudies(
 }
 
 async function restoreLibraries(
-  tx: Writer,
+  tx: RowWriter,
   archive: Archive,
   ids: ReadonlyMap<string, string>,
 ): Promise<void> {
@@ -184,7 +148,7 @@ async function restoreLibraries(
     await put(tx, table, remapped(archive.rows(table), 'library_id', ids));
 }
 
-/** Folders, searches, guesses, materials and patterns that are not here; settings where none were made. */
+/** Folders, searches, guesses, materials, patterns and sessions that are not here; settings where none were made. */
 async function restoreRest(tx: DocumentWriter, archive: Archive): Promise<void> {
   await put(tx, 'folder', archive.rows('folder'), true);
   await put(tx, 'saved_search', archive.rows('saved_search'), true);
@@ -201,30 +165,7 @@ async function restoreRest(tx: DocumentWriter, archive: Archive): Promise<void> 
   await put(tx, 'setting', archive.rows('setting'), true);
   await restoreShelf(tx, archive);
   await restorePatterns(tx, archive);
-}
-
-/** Patterns that are not here, with their drawings and history; those that are stay as they are. */
-async function restorePatterns(tx: Writer, archive: Archive): Promise<void> {
-  const here = new Set(
-    (await rows<{ id: string }>(sql`select id from pattern`, tx)).map(({ id }) => id),
-  );
-  const drawn = new Set<string>();
-  for await (const { pattern_id, hash } of archive.rows('pattern_drawing'))
-    drawn.add(`${String(pattern_id)} ${String(hash)}`);
-  const ids = new Map<string, string>();
-  for await (const row of archive.rows('pattern')) {
-    const id = String(row.id);
-    if (here.has(id)) continue;
-    const { title, drawing } = readPattern(row.content);
-    if (!drawn.has(`${id} ${drawing}`)) throw damaged([`the pattern “${title}” has no drawing`]);
-    ids.set(id, id);
-  }
-  for (const [table, key] of [
-    ['pattern', 'id'],
-    ['pattern_drawing', 'pattern_id'],
-    ['pattern_revision', 'pattern_id'],
-  ] as const)
-    await put(tx, table, remapped(archive.rows(table), key, ids));
+  await restoreSessions(tx, archive, studies);
 }
 
 /** A whole shelf with its history where none is here, else what it has and the one here lacks. */
@@ -238,11 +179,11 @@ async function restoreShelf(tx: DocumentWriter, archive: Archive): Promise<void>
   for await (const row of archive.rows('shelf')) await addToShelf(tx, readShelf(row.content));
 }
 
-async function studyIds(tx: Writer): Promise<Set<string>> {
+async function studyIds(tx: RowWriter): Promise<Set<string>> {
   return new Set((await rows<{ id: string }>(sql`select id from study`, tx)).map(({ id }) => id));
 }
 
-async function replaceSettings(tx: Writer, archive: Archive): Promise<void> {
+async function replaceSettings(tx: RowWriter, archive: Archive): Promise<void> {
   const settings: Row[] = [];
   for await (const row of archive.rows('setting')) settings.push(row);
   if (settings.length === 0) return;
@@ -251,7 +192,7 @@ async function replaceSettings(tx: Writer, archive: Archive): Promise<void> {
 }
 
 async function unbin(
-  tx: Writer,
+  tx: RowWriter,
   table: 'study' | 'library',
   ids: readonly string[],
 ): Promise<void> {
@@ -259,60 +200,6 @@ async function unbin(
     await tx.execute(
       sql`update ${sql.identifier(table)} set deleted_at = null where id = ${id}::uuid`,
     );
-}
-
-/** Each row as it is to be written; null leaves it out. */
-async function* mapped(
-  list: AsyncIterable<Row>,
-  change: (row: Row) => Row | null,
-): AsyncGenerator<Row> {
-  for await (const row of list) {
-    const changed = change(row);
-    if (changed) yield changed;
-  }
-}
-
-const remapped = (list: AsyncIterable<Row>, key: string, ids: ReadonlyMap<string, string>) =>
-  mapped(list, (row) => {
-    const id = ids.get(String(row[key]));
-    return id === undefined ? null : { ...row, [key]: id };
-  });
-
-/**
- * Writes rows as they come; those whose key is here already are passed over where that may be. Columns that
- * came after the backup get their defaults.
- */
-async function put(
-  tx: Writer,
-  table: string,
-  list: Iterable<Row> | AsyncIterable<Row>,
-  quietly = false,
-): Promise<void> {
-  let batch: string[] = [];
-  let size = 0;
-  let columns: SQL | null = null;
-  const write = async () => {
-    if (batch.length === 0) return;
-    await tx.execute(sql`
-      insert into ${sql.identifier(table)} (${columns})
-      select ${columns} from jsonb_populate_recordset(null::${sql.identifier(table)}, ${`[${batch.join()}]`}::jsonb)
-      ${quietly ? sql`on conflict do nothing` : sql``}`);
-    batch = [];
-    size = 0;
-  };
-  for await (const row of list) {
-    columns ??= sql.join(
-      columnsOf(table)
-        .filter((column) => column in row)
-        .map((column) => sql.identifier(column)),
-      sql`, `,
-    );
-    const text = JSON.stringify(row);
-    batch.push(text);
-    size += text.length;
-    if (batch.length === AT_ONCE || size > MAX_BATCH) await write();
-  }
-  await write();
 }
 
 function beside(name: string): string {

@@ -10,6 +10,7 @@ import { librarySearchSchema } from '@/contracts/library-search';
 import { followsSchema, setsSchema, swatchChangeSchema, targetSchema } from '@/contracts/palette';
 import { readPattern } from '@/contracts/pattern';
 import { drawingFactsSchema } from '@/contracts/pattern-drawing';
+import { readSession } from '@/contracts/session';
 import { settingsSchema } from '@/contracts/settings';
 import { readShelf } from '@/contracts/shelf';
 import { readStudyDocument } from '@/contracts/study';
@@ -60,6 +61,8 @@ const BY_COLUMN: Readonly<Record<string, z.ZodType>> = {
   'pattern.content': readBy(readPattern),
   'pattern_revision.content': readBy(readPattern),
   'pattern_drawing.facts': drawingFactsSchema,
+  'session.content': readBy(readSession),
+  'session_revision.content': readBy(readSession),
   'saved_search.search': readBy((stored) => librarySearchSchema.parse(stored)),
   'setting.value': readBy((stored) => settingsSchema.parse(stored)),
   'swatch.other_names': z.array(z.string().max(200)).max(20),

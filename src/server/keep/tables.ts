@@ -3,6 +3,7 @@ import { getTableConfig, PgTable } from 'drizzle-orm/pg-core';
 import * as librarySchema from '../db/library-schema';
 import * as patternSchema from '../db/pattern-schema';
 import * as schema from '../db/schema';
+import * as sessionSchema from '../db/session-schema';
 import * as shelfSchema from '../db/shelf-schema';
 import type { Rendition } from '@/contracts/pictures';
 
@@ -13,6 +14,7 @@ const EXPORTS: readonly unknown[] = Object.values({
   ...schema,
   ...librarySchema,
   ...patternSchema,
+  ...sessionSchema,
   ...shelfSchema,
 });
 const SCHEMAS = EXPORTS.filter(

@@ -1,5 +1,5 @@
 import { cutText } from '@/core/text';
-import { createHash, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import { and, eq, isNull } from 'drizzle-orm';
 import type { Extraction } from '@/core/palette/extract';
 import type { Stage } from '@/contracts/picture-import';
@@ -7,11 +7,10 @@ import { newDocument, type StudyDocument } from '@/contracts/study';
 import { applyExtraction, HOME_RADIUS } from '@/study/edits';
 import { runReading } from '@/workers/server/pool';
 import { database } from '../db/client';
-import { picture, pictureBytes, reading, study } from '../db/schema';
+import { picture, reading, study } from '../db/schema';
 import { valueColumns } from '../readings/columns';
-import { jpegQuality } from './jpeg-quality';
+import { hashOf, insertPicture, twoAtATime } from './keep-picture';
 import type { Writer } from '../documents/revisions';
-import { semaphore } from '../semaphore';
 import { studyRevisions } from '../studies/study-history';
 import { encodeThumbnail, encodeWorking, makeWorkingCopy } from './read-picture';
 
@@ -27,9 +26,6 @@ interface BringingIn {
   /** What is already known of a new study, its palette apart. */
   document?: StudyDocument;
 }
-
-/** A large picture takes hundreds of megabytes while it is decoded. */
-const twoAtATime = semaphore(2);
 
 export const WHOLE_PICTURE = { framing: { angle: 0, crop: null }, cast: null };
 
@@ -50,7 +46,7 @@ export async function importPicture(
 ): Promise<ImportedPicture> {
   onStage('looking');
   const db = await database();
-  const hash = createHash('sha256').update(bytes).digest('hex');
+  const hash = hashOf(bytes);
   const known = await findKnown(hash);
   if (known) return known;
 
@@ -77,26 +73,16 @@ export async function importPicture(
 
   onStage('keeping');
   const stored = await db.transaction(async (tx) => {
-    const [row] = await tx
-      .insert(picture)
-      .values({
-        hash,
-        name: cutText(fileName, 255),
-        type,
-        size: bytes.byteLength,
-        width,
-        height,
-        quality: jpegQuality(bytes),
-        workingWidth: working.width,
-        workingHeight: working.height,
-      })
-      .onConflictDoNothing()
-      .returning({ id: picture.id });
-    if (!row) return false;
-    await tx
-      .insert(pictureBytes)
-      .values({ pictureId: row.id, original: bytes, working: workingBytes, thumbnail });
-    await insertStudy(tx, studyId, row.id, document);
+    const pictureId = await insertPicture(tx, {
+      hash,
+      bytes,
+      fileName,
+      copy: { working, type, width, height },
+      workingBytes,
+      thumbnail,
+    });
+    if (!pictureId) return false;
+    await insertStudy(tx, studyId, pictureId, document);
     await tx.insert(reading).values({ studyId, ...valueColumns(document, result.values) });
     return true;
   });

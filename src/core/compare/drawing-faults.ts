@@ -1,0 +1,36 @@
+import type { ColourGrid } from '../picture/colour-grid';
+import { edgeFaults, type EdgeFault } from './edge-faults';
+import { flattenedGradients, type FlattenedGradient } from './flattened';
+import { proportionsOf, type Proportions } from './proportions';
+import { unshiftedValue, type FittedShift, type StudyCells } from './shift';
+import type { Grid } from './value-grid';
+
+export interface DrawingFaults {
+  /** The longest first. */
+  edges: EdgeFault[];
+  /** The largest first. */
+  flattened: FlattenedGradient[];
+  proportions: Proportions;
+}
+
+/** Edges, gradients and proportions of a study against its model, its shift taken out. */
+export function drawingOf(grid: ColourGrid, study: StudyCells, shift: FittedShift): DrawingFaults {
+  const { width, height } = grid;
+  const model: Grid = {
+    width,
+    height,
+    data: grid.value,
+    mask: Uint8Array.from(grid.mask, Math.ceil),
+  };
+  const painted: Grid = {
+    width,
+    height,
+    data: study.value.map((value) => unshiftedValue(value, shift)),
+    mask: study.mask,
+  };
+  return {
+    edges: edgeFaults(grid, model, painted),
+    flattened: flattenedGradients(grid, model, painted),
+    proportions: proportionsOf(model, painted),
+  };
+}
