@@ -80,12 +80,14 @@ export function aligned(model: Grid, photo: Grid, start: Homography): Alignment 
   const inward: Homography = [1 / unit, 0, -cx / unit, 0, 1 / unit, -cy / unit, 0, 0, 1];
   const outward: Homography = [unit, 0, cx, 0, unit, cy, 0, 0, 1];
   const row = new Float64Array(8);
+  const sums = new Float64Array(44);
   for (let step = 0; step < MAX_STEPS; step++) {
     const warped = warpedInto(photo, toPhoto, width, height);
     const score = correlation(model, warped);
     if (score > best.score) best = { toPhoto, score };
     else if (score < best.score - 0.2) break;
-    const rows = Array.from({ length: 8 }, () => new Float64Array(9));
+    // The upper triangle of the normal equations with their right sides, row after row.
+    sums.fill(0);
     for (let y = 1; y < height - 1; y++)
       for (let x = 1; x < width - 1; x++) {
         const c = y * width + x;
@@ -119,12 +121,14 @@ export function aligned(model: Grid, photo: Grid, start: Homography): Alignment 
         row[5] = gy;
         row[6] = along * u;
         row[7] = along * v;
-        for (let i = 0; i < 8; i++) {
+        for (let i = 0, at = 0; i < 8; i++) {
           const wi = w * row[i];
-          for (let j = i; j < 8; j++) rows[i][j] += wi * row[j];
-          rows[i][8] -= wi * off;
+          for (let j = i; j < 8; j++) sums[at++] += wi * row[j];
+          sums[at++] -= wi * off;
         }
       }
+    const rows = Array.from({ length: 8 }, () => new Float64Array(9));
+    for (let i = 0, at = 0; i < 8; i++) for (let j = i; j < 9; j++) rows[i][j] = sums[at++];
     for (let i = 0; i < 8; i++) {
       rows[i][i] += DAMPING * rows[i][i] + 1e-9;
       for (let j = 0; j < i; j++) rows[i][j] = rows[j][i];

@@ -1,3 +1,5 @@
+import { blocksOf } from '../picture/blocks';
+import { halfSizePicture } from '../picture/half-size';
 import type { Picture } from '../picture/picture';
 import {
   composed,
@@ -32,6 +34,8 @@ export const MIN_CONFIDENCE = 0.4;
 /** Cells along the longer side in the first search, of the photograph and of the model. */
 const SEARCH_CELLS = 48;
 const SEARCH_REACH = 4;
+/** The longer side, in pixels, that is enough for coarse levels. */
+const COARSE_SIDE = 800;
 /** How many placements are followed up at each level. */
 const FOLLOWED = [40, 8, 3, 1] as const;
 /** The model's cells along its longer side, from coarse to fine. */
@@ -55,10 +59,11 @@ const MAX_CORRECTION = 0.12;
  * Null where there is nothing to go by.
  */
 export function register(model: Picture, photo: Picture, corners?: Quad): Registration | null {
-  const levels = LEVELS.map((side) => levelOf(model, photo, side));
+  const small = smallEnough(photo);
+  const levels = LEVELS.map((side) => levelOf(model, side < FINE_LEVEL ? small : photo, side));
   const given = corners ? squareToQuad(corners) : null;
   if (corners && !given) return null;
-  const starts = searched(model, photo).filter(
+  const starts = searched(model, small).filter(
     (start) => !corners || !strays(start, corners, photo),
   );
   let found = [...(given ? [given] : []), ...starts].map((toPhoto) => ({ toPhoto, score: 0 }));
@@ -85,6 +90,14 @@ export function register(model: Picture, photo: Picture, corners?: Quad): Regist
     error: finest.error(toPhoto),
     confidence: Math.min(1, Math.max(0, trust)),
   };
+}
+
+/** The photograph halved until coarse levels see no more of it than they need: they read it at many sizes. */
+function smallEnough(photo: Picture): Picture {
+  let small = photo;
+  while (Math.max(small.width, small.height) > COARSE_SIDE)
+    small = halfSizePicture(blocksOf(small));
+  return small;
 }
 
 function strays(toPhoto: Homography, corners: Quad, { width, height }: Picture): boolean {
@@ -159,12 +172,15 @@ function levelOf(model: Picture, photo: Picture, side: number): Level {
   return {
     refined: (toPhoto) => {
       const { values, contrast } = photoFor(toPhoto);
-      const found = aligned(own, contrast, inCells(toPhoto, own, contrast));
-      if (!isFine)
+      const start = inCells(toPhoto, own, contrast);
+      // At the finest level it already lies by what is within the study.
+      const found = side > FINE_LEVEL ? null : aligned(own, contrast, start);
+      if (found && !isFine)
         return { toPhoto: inFractions(found.toPhoto, own, contrast), score: found.score };
       // Once more without what lies around the study, which the model knows nothing of.
-      const alone = localContrast(within(values, own, found.toPhoto), REACH);
-      const again = aligned(own, alone, found.toPhoto);
+      const first = found?.toPhoto ?? start;
+      const alone = localContrast(within(values, own, first), REACH);
+      const again = aligned(own, alone, first);
       return { toPhoto: inFractions(again.toPhoto, own, alone), score: again.score };
     },
     score: (toPhoto) => {

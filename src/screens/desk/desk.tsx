@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { useSearchParams } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { PaletteHostContext } from '@/palette/host';
 import type { StoredAnswers } from '@/contracts/desk-query/opening-queries';
 import type { Study } from '@/contracts/study';
@@ -41,11 +41,21 @@ export function Desk({ study, stored }: { study: Study; stored: StoredAnswers | 
       <DeskContext.Provider value={store}>
         <StudyContext.Provider value={study}>
           <PictureProvider study={study} stored={stored}>
-            <Room study={study} />
+            <StepRooms>
+              <Room study={study} />
+            </StepRooms>
           </PictureProvider>
         </StudyContext.Provider>
       </DeskContext.Provider>
     </StepsContext.Provider>
+  );
+}
+
+/** The rooms of all steps, one within the other. */
+function StepRooms({ children }: { children: ReactNode }) {
+  return useSteps().reduceRight(
+    (inner, { Room: Own }) => (Own ? <Own>{inner}</Own> : inner),
+    children,
   );
 }
 

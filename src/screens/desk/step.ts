@@ -55,6 +55,8 @@ export interface DeskStep {
   title: string;
   /** The letter that goes to it. */
   letter: string;
+  /** What its panel and its overlay share; it is around the whole Desk, so that the stage stays as steps come and go. */
+  Room?: ComponentType<{ children: ReactNode }>;
   /** What it found, and the tools for it. */
   Panel: ComponentType;
   /** A hook, called while the step is open. */

@@ -1,4 +1,5 @@
 import type { DeskStep } from './step';
+import { checkStep } from './steps/check/check-step';
 import { coloursStep } from './steps/colours/colours-step';
 import { hiddenStep } from './steps/hidden/hidden-step';
 import { lookStep } from './steps/look/look-step';
@@ -16,4 +17,5 @@ export const STEPS: readonly DeskStep[] = [
   paletteStep,
   mixStep,
   transferStep,
+  checkStep,
 ];

@@ -1,10 +1,11 @@
 import { expose, transfer } from 'comlink';
 import { pushable } from '@/core/amplify/pushed';
 import { develop, type Development } from '@/core/picture/develop';
-import { copyPicture, pictureOf, type Picture } from '@/core/picture/picture';
+import { copyPicture, type Picture } from '@/core/picture/picture';
 import { framedStrokes } from '@/core/picture/strokes';
 import { deskQuerySchema } from '@/contracts/desk-query/desk-query';
 import { answerQuery } from './answers';
+import { fetchPicture } from './fetch-picture';
 import { deriveImages, type DerivedImages } from './derived-images';
 
 /**
@@ -24,24 +25,11 @@ function handOver<T>(answer: T): T {
 
 const desk = {
   /**
-   * Fetches and decodes a working copy: the server's pixels, to the last digit. `quality` is that of the
-   * JPEG it was made of, if it was one.
+   * Fetches and decodes a working copy. `quality` is that of the JPEG it was made of, if it was one.
    */
   async load(url: string, quality: number | null): Promise<void> {
-    const response = await fetch(url);
-    if (!response.ok) throw new Error(`the working copy could not be fetched (${response.status})`);
-    const bitmap = await createImageBitmap(await response.blob(), {
-      colorSpaceConversion: 'none',
-      premultiplyAlpha: 'none',
-    });
-    const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
-    const context = canvas.getContext('2d', { willReadFrequently: true, colorSpace: 'srgb' });
-    if (!context) throw new Error('this browser can’t draw off screen');
-    context.drawImage(bitmap, 0, 0);
-    const { width, height, data } = context.getImageData(0, 0, bitmap.width, bitmap.height);
-    bitmap.close();
+    working = await fetchPicture(url);
     jpegQuality = quality;
-    working = pictureOf(width, height, data as Uint8ClampedArray);
   },
 
   /** Develops the working copy; all later queries are answered from what comes of it. */

@@ -9,7 +9,7 @@ import { useSettings } from '@/ui/settings';
 import { useDeskStore } from '../../desk-store';
 import { useStudyId } from '../../facts';
 import { FullSizeProgress, useFullSize } from '../../full-size-picture';
-import { madeQuery } from './made-query';
+import { madeQuery } from '../../made-query';
 
 /** What is tried as PNG, at the size that the picture came in. */
 export function ExportMade({ kind, about }: { kind: VariantKind; about: string }) {

@@ -8,7 +8,7 @@ import { useDesk, useDeskStore, useDocument, useStepView } from '../../desk-stor
 import { usePicture } from '../../picture-room';
 import { TwoPictures } from '../../stage/two-pictures';
 import { useDrawn } from '../../use-answer';
-import { madeQuery } from './made-query';
+import { madeQuery } from '../../made-query';
 import { MoodFacts } from './mood-facts';
 import { SideBySide, type Side } from './side-by-side';
 import { transferView, type UseLook, type UseTab } from './transfer-view';

@@ -15,7 +15,7 @@ import { capital, several } from '@/ui/words';
 import { useDeskStore, useDocument, useStepView } from '../../desk-store';
 import { usePicture } from '../../picture-room';
 import { MadePicture } from './made-picture';
-import { madeQuery } from './made-query';
+import { madeQuery } from '../../made-query';
 import { transferView, type UseTab } from './transfer-view';
 
 const TAB_OF: Readonly<Record<VariantKind, UseTab>> = {

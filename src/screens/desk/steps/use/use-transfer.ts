@@ -8,7 +8,7 @@ import type { TransferChoice, UsedColour } from '@/contracts/use';
 import { triedNow, usedColours } from '@/study/use-edits';
 import { useDocument } from '../../desk-store';
 import { useAnswer } from '../../use-answer';
-import { madeQuery } from './made-query';
+import { madeQuery } from '../../made-query';
 
 /** What the worker makes a transfer of. */
 export type TransferQuery = Omit<QueryOf<'transferFigures'>, 'kind'>;

@@ -6,7 +6,7 @@ import type { VariantMade } from '@/contracts/use';
 import { triedNow, usedColours, type VariantKind } from '@/study/use-edits';
 import { useSettings } from '@/ui/settings';
 import { useDesk, useDocument, useStepView } from '../../desk-store';
-import { madeQuery } from './made-query';
+import { madeQuery } from '../../made-query';
 import { transferView, type UseTab } from './transfer-view';
 
 /** What each tab makes; null for those that make nothing. */
