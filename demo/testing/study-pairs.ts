@@ -13,7 +13,7 @@ import {
   type Shift,
 } from '../painter/photographed-study';
 import { bytesOfPlate, plateFromBytes } from '../painter/plate';
-import { wandering } from '../painter/strokes';
+import { wandering, type Layer } from '../painter/strokes';
 import { byteOfLinear, LINEAR_OF_BYTE, luminance } from '../../src/core/colour/srgb';
 import { quickValueOfLuminance } from '../../src/core/colour/value';
 
@@ -183,13 +183,17 @@ function patch({ width, height, data }: Picture, random: Chance): Float32Array |
 }
 
 /** The study as somebody paints it: strokes from broad to fine that stray a little. */
-function repainted({ width, height, light }: Light, seed: number): Light {
+export function repainted(
+  { width, height, light }: Light,
+  seed: number,
+  layers: readonly Layer[] = BROAD_TO_FINE,
+): Light {
   const bytes = new Uint8Array(width * height * 3);
   for (let i = 0; i < bytes.length; i++) bytes[i] = byteOfLinear(light[i]);
   const plate = paint(plateFromBytes(width, height, bytes, 3), {
     seed,
     ground: [0.6, 0.01, 0.02],
-    layers: BROAD_TO_FINE.map((layer) => ({ ...layer, radius: layer.radius * 1.4 })),
+    layers: layers.map((layer) => ({ ...layer, radius: layer.radius * 1.4 })),
     handling: { strayL: 0.012, strayAb: 0.006, dry: 0.3, body: 0.4 },
     flow: wandering(35, 25, 3, seed),
     relief: 0.3,

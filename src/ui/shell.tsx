@@ -16,6 +16,7 @@ const ROOMS = [
   { href: '/drawers', title: 'Drawers' },
   { href: '/bench', title: 'Bench' },
   { href: '/colourways', title: 'Colourways' },
+  { href: '/log', title: 'Log' },
 ];
 
 const SURROUND_TITLES = { paper: 'paper', grey: 'studio grey', night: 'night' };

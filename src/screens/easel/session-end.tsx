@@ -4,7 +4,7 @@ import type { SessionContent } from '@/contracts/session';
 import { keepLimit } from '@/study/session-edits';
 import { capital } from '@/ui/words';
 import { Choice } from '@/ui/choice';
-import { durationWords } from './time-words';
+import { durationWords } from '@/ui/time-words';
 
 const KEPT = [
   { value: 'yes', title: 'kept' },

@@ -1,6 +1,6 @@
 import type { ClockReading } from '@/core/session/clock';
 import type { SessionStage } from '@/contracts/session';
-import { clockFigures } from './time-words';
+import { clockFigures } from '@/ui/time-words';
 
 /** The stage and its time, in letters that are read from three metres: capitals of 68 px at a width of 820. */
 export function StageFigures({

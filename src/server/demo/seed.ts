@@ -24,6 +24,7 @@ import { createStudy, getStudy, restoreStudy, saveStudy } from '../studies/studi
 import { contentOfBegun, readBegunPalettes } from './begun-palettes';
 import { withLayers, withRecipes } from './demo-recipes';
 import { seedPatterns } from './demo-patterns';
+import { seedSessions } from './demo-sessions';
 import { readDemoShelf, seedShelf } from './demo-shelf';
 import { putBack } from './put-back';
 import { demoId, readDemoPicture, readSearches, readStory, type StoryStudy } from './story';
@@ -64,6 +65,7 @@ export async function seedDemo({ onStep, signal }: Seeding = {}): Promise<number
       await keepSearch(name, search, demoId('search', name));
     await seedShelf();
     await seedPatterns();
+    await seedSessions();
     return story.length;
   } finally {
     // Whatever was begun is brought to its end, also when it is stopped between two.

@@ -75,7 +75,16 @@ export function demoFolder(): string {
  */
 export function demoId(
   kind:
-    'study' | 'library' | 'folder' | 'search' | 'tube' | 'stick' | 'try' | 'pattern' | 'colourway',
+    | 'study'
+    | 'library'
+    | 'folder'
+    | 'search'
+    | 'tube'
+    | 'stick'
+    | 'try'
+    | 'pattern'
+    | 'colourway'
+    | 'session',
   name: string,
 ): string {
   const hex = createHash('sha256').update(`bold prism demo, ${kind}: ${name}`).digest('hex');

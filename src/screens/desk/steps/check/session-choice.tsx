@@ -29,7 +29,7 @@ export function SessionChoice({
         value={chosen.id}
         options={sessions.map(({ id, content, createdAt }) => ({
           value: id,
-          title: `${format(new Date(createdAt), 'd MMM yyyy')}, ${content.aim}, ${content.medium}`,
+          title: `${format(content.clock[0]?.at ?? new Date(createdAt), 'd MMM yyyy')}, ${content.aim}, ${content.medium}`,
         }))}
         onChange={(id) => look({ session: id, shot: '' })}
       />

@@ -1,0 +1,78 @@
+'use client';
+
+import {
+  Chart,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  type ChartOptions,
+} from 'chart.js';
+import { format } from 'date-fns';
+import { Line } from 'react-chartjs-2';
+import type { RecurringFault } from '@/core/session/recurring';
+import { useSettings } from '@/ui/settings';
+
+Chart.register(LineController, LineElement, LinearScale, PointElement);
+
+/** A neutral of the surround, read when it is drawn: a canvas knows no variables. */
+const colourOf = (name: string) => () =>
+  getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+
+/** How large a fault was in each study, over time; a point leads to its pictures. */
+export function FaultPlot({
+  fault,
+  onPoint,
+}: {
+  fault: RecurringFault;
+  onPoint: (id: string) => void;
+}) {
+  const { settings } = useSettings();
+  const { kind, points } = fault;
+  const options: ChartOptions<'line'> = {
+    animation: false,
+    maintainAspectRatio: false,
+    onClick: (_, hit) => hit[0] && onPoint(points[hit[0].index].id),
+    scales: {
+      x: {
+        type: 'linear',
+        ticks: {
+          color: colourOf('--soft'),
+          maxTicksLimit: 8,
+          callback: (at) => format(Number(at), 'd MMM'),
+        },
+        grid: { color: colourOf('--line') },
+      },
+      y: {
+        min: 0,
+        suggestedMax: 1.5,
+        ticks: { color: colourOf('--soft'), maxTicksLimit: 5 },
+        grid: { color: colourOf('--line') },
+        title: { display: true, text: '1 is plain to see' },
+      },
+    },
+  };
+  return (
+    <div className="h-56" data-testid="fault-plot">
+      <Line
+        // Colours are read when it is drawn: another surround draws it anew.
+        key={settings.surround}
+        aria-label={`“${kind}” over time; the table below has its figures`}
+        role="img"
+        options={options}
+        data={{
+          datasets: [
+            {
+              data: points.map(({ at, size }) => ({ x: at, y: size })),
+              borderColor: colourOf('--ink'),
+              borderWidth: 1.5,
+              pointRadius: 5,
+              pointHoverRadius: 7,
+              pointBackgroundColor: colourOf('--ink'),
+            },
+          ],
+        }}
+      />
+    </div>
+  );
+}

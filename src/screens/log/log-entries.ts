@@ -1,0 +1,86 @@
+import { readClock } from '@/core/session/clock';
+import { faultsOf, type Fault } from '@/core/session/faults';
+import type { LoggedSession, SessionCheck } from '@/contracts/session';
+
+/** A session as the Log lists it. */
+export interface LogEntry {
+  session: LoggedSession;
+  /** When it began, else when it was made: milliseconds since 1970. */
+  at: number;
+  /** Milliseconds at the easel. */
+  painted: number;
+  /** Its newest check that found something out. */
+  check: SessionCheck | null;
+  /** What that found, without what was excused; null without a check against the model. */
+  faults: readonly Fault[] | null;
+}
+
+/** What each session of the Log says, the newest first. A clock that was never stopped stands where it was touched last. */
+export function logEntries(sessions: readonly LoggedSession[]): LogEntry[] {
+  return sessions
+    .map((session): LogEntry => {
+      const { clock, stages, minutes, checks, snapshots } = session.content;
+      const times = clock.map(({ at }) => at);
+      const began = times.length > 0 ? Math.min(...times) : null;
+      const last = Math.max(...times, ...snapshots.map(({ at }) => at), 0);
+      const check = checks.findLast(({ finding }) => finding !== null) ?? null;
+      const ofModel = checks.findLast(
+        ({ finding, against }) => finding !== null && against.kind === 'model',
+      );
+      return {
+        session,
+        at: began ?? snapshots[0]?.at ?? Date.parse(session.createdAt),
+        painted: clock.length > 0 ? readClock(clock, stages, minutes, last).painted : 0,
+        check,
+        faults: ofModel?.finding
+          ? faultsOf(
+              ofModel.finding,
+              ofModel.excused.map(({ id }) => id),
+            )
+          : null,
+      };
+    })
+    .sort((one, other) => other.at - one.at);
+}
+
+/** What the Log is narrowed down to; empty for all. */
+export interface LogFilter {
+  words: string;
+  aim: string;
+  medium: string;
+  maker: string;
+}
+
+export const ALL_ENTRIES: LogFilter = { words: '', aim: '', medium: '', maker: '' };
+
+/** Entries that have all the words somewhere, and the aim, medium and maker. */
+export function filteredEntries(entries: readonly LogEntry[], filter: LogFilter): LogEntry[] {
+  const words = filter.words.toLocaleLowerCase().split(/\s+/).filter(Boolean);
+  return entries.filter(({ session: { content, study }, faults }) => {
+    if (filter.aim && content.aim !== filter.aim) return false;
+    if (filter.medium && content.medium !== filter.medium) return false;
+    if (filter.maker && study.maker !== filter.maker) return false;
+    const text = [
+      content.title,
+      content.aim,
+      content.second,
+      content.medium,
+      content.ground,
+      study.title,
+      study.maker,
+      ...content.limits.map((limit) => limit.text),
+      ...content.notes.map((note) => note.words),
+      ...content.checks.map(({ next }) => next),
+      ...(faults ?? []).map(({ kind }) => kind),
+    ]
+      .join('\n')
+      .toLocaleLowerCase();
+    return words.every((word) => text.includes(word));
+  });
+}
+
+/** What there is to narrow down by, in alphabetical order. */
+export const choicesIn = (
+  entries: readonly LogEntry[],
+  of: (entry: LogEntry) => string,
+): string[] => [...new Set(entries.map(of).filter(Boolean))].sort((a, b) => a.localeCompare(b));

@@ -1,0 +1,93 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import { recurringFaults } from '@/core/session/recurring';
+import { endpoints } from '@/contracts/endpoints/endpoints';
+import type { LoggedSession } from '@/contracts/session';
+import { addressOf } from '@/ui/address';
+import { Choice } from '@/ui/choice';
+import { useStored } from '@/ui/queries';
+import { TopLine } from '@/ui/shell';
+import { useAddress } from '@/ui/use-address';
+import { ExportLog } from './export-log';
+import { FaultsTab } from './faults-tab';
+import { HabitsTab } from './habits-tab';
+import { filteredEntries, logEntries } from './log-entries';
+import { LogFilters } from './log-filters';
+import { LOG_TABS, logCodec, type LogView } from './log-view';
+import { logSentence } from './log-words';
+import { Replay } from './replay';
+import { SessionsTab } from './sessions-tab';
+
+const TAB_TITLES = { sessions: 'sessions', faults: 'what comes back', habits: 'habits' };
+
+/** Sessions and checks, what keeps going wrong, and what one keeps to. */
+export function Log({
+  sessions: brought,
+  opened,
+  openedAt,
+}: {
+  sessions: LoggedSession[];
+  opened: LogView;
+  openedAt: number;
+}) {
+  const sessions = useStored(endpoints.listSessions, {}, brought);
+  const [view, setView] = useState(opened);
+  const look = (part: Partial<LogView>) => setView((was) => ({ ...was, ...part }));
+  useAddress(addressOf(logCodec, view));
+  const all = useMemo(() => logEntries(sessions), [sessions]);
+  const entries = useMemo(() => filteredEntries(all, view), [all, view]);
+  const faults = useMemo(
+    () =>
+      recurringFaults(
+        entries.flatMap(({ session, at, faults: found }) =>
+          found ? [{ id: session.id, at, faults: found }] : [],
+        ),
+      ),
+    [entries],
+  );
+  const replayed = all.find(({ session }) => session.id === view.replay) ?? null;
+  return (
+    <div className="flex min-h-dvh flex-col bg-surround">
+      <TopLine />
+      <main className="mx-auto w-full max-w-6xl grow bg-panel px-6 py-5 max-sm:px-3">
+        <h1 className="sr-only">Log</h1>
+        <p
+          className="mb-4 max-w-3xl font-serif text-2xl leading-tight text-pretty"
+          data-testid="finding"
+        >
+          {logSentence(entries, faults)}
+        </p>
+        {all.length > 0 && (
+          <>
+            <div className="mb-3 flex flex-wrap items-end justify-between gap-3 print:hidden">
+              <Choice
+                label="Part of the log"
+                showLabel={false}
+                value={view.tab}
+                options={LOG_TABS.map((value) => ({ value, title: TAB_TITLES[value] }))}
+                onChange={(tab) => look({ tab })}
+              />
+              <ExportLog entries={entries} />
+            </div>
+            <LogFilters all={all} filter={view} count={entries.length} onChange={look} />
+            {view.tab === 'sessions' && (
+              <SessionsTab entries={entries} onReplay={(replay) => look({ replay })} />
+            )}
+            {view.tab === 'faults' && (
+              <FaultsTab
+                faults={faults}
+                entries={entries}
+                chosen={view.fault}
+                onChoose={(fault) => look({ fault })}
+                onReplay={(replay) => look({ replay })}
+              />
+            )}
+            {view.tab === 'habits' && <HabitsTab entries={entries} now={openedAt} />}
+          </>
+        )}
+        {replayed && <Replay entry={replayed} onClose={() => look({ replay: '' })} />}
+      </main>
+    </div>
+  );
+}
