@@ -68,7 +68,7 @@ function placeFor(
     kind === 'lost'
       ? fine[c] > 1.5 && wide[c] > 0.8 * fine[c]
       : kind === 'found'
-        ? edges[c] < 0.9 && wide[c] > 1.2
+        ? edges[c] < 0.9 && wide[c] > 1.6
         : edges[c] < 0.6 && turnAbout(grid, c) > 1.1;
   const inside = Array.from(value, (_, c) => c).filter((c) => {
     const { x, y } = placeOfCell(grid, c);

@@ -13,6 +13,16 @@ export interface DrawingFaults {
   proportions: Proportions;
 }
 
+/** Cells along the picture's sides that a photograph mixes with what lies around the study. */
+const RIM = 3;
+
+function withoutRim(mask: Uint8Array, { width, across, down }: ColourGrid): Uint8Array {
+  return mask.map((there, c) => {
+    const [x, y] = [c % width, Math.floor(c / width)];
+    return there && x >= RIM && y >= RIM && x < across - RIM && y < down - RIM ? 1 : 0;
+  });
+}
+
 /** Edges, gradients and proportions of a study against its model, its shift taken out. */
 export function drawingOf(grid: ColourGrid, study: StudyCells, shift: FittedShift): DrawingFaults {
   const { width, height } = grid;
@@ -26,7 +36,7 @@ export function drawingOf(grid: ColourGrid, study: StudyCells, shift: FittedShif
     width,
     height,
     data: study.value.map((value) => unshiftedValue(value, shift)),
-    mask: study.mask,
+    mask: withoutRim(study.mask, grid),
   };
   return {
     edges: edgeFaults(grid, model, painted),

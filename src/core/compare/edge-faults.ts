@@ -15,7 +15,7 @@ export interface EdgeFault extends Place {
 
 /** Deviations in cells: an edge as it is, and what steps in its surroundings. */
 const FINE = 1;
-const WIDE = 4;
+const WIDE = [4, 8];
 /** A step of value from which an edge is plain. */
 const PLAIN = 0.9;
 /** An edge is lost where less than this share of its step is left, softness of the whole apart. */
@@ -26,7 +26,7 @@ const MAX_SAME = 1.7;
 /** Cells that a study's edge may lie off the model's. */
 const STRAY = 2;
 /** The least length, in cells, and the share of it that has to be lost. */
-const MIN_CELLS = 9;
+const MIN_CELLS = 11;
 const MIN_SHARE = 0.6;
 /** So many plain cells say how soft the whole is. */
 const ENOUGH = 40;
@@ -35,7 +35,11 @@ const ENOUGH = 40;
 export function edgeFaults(grid: ColourGrid, model: Grid, study: Grid): EdgeFault[] {
   const { width, height } = model;
   const [fineModel, fineStudy] = [model, study].map((one) => stepsAtScale(one, FINE));
-  const [wideModel, wideStudy] = [model, study].map((one) => stepsAtScale(one, WIDE));
+  // An edge may have gone so soft that only the wider one sees it whole.
+  const [wideModel, wideStudy] = [model, study].map((one) => {
+    const [wide, wider] = WIDE.map((scale) => stepsAtScale(one, scale));
+    return wide.map((step, c) => Math.max(step, wider[c]));
+  });
   const about = (steps: Float32Array) => largestAbout(steps, width, height, STRAY);
   const softness = softnessOfWhole(fineModel, about(fineStudy), wideModel, wideStudy, study.mask);
   const sharpened = fineStudy.map((step) => step / softness);

@@ -1,3 +1,4 @@
+import { familyOfHue, type Wheel } from '../colour/wheel';
 import type { OwnReading } from '../compare/own-reading';
 
 /** One study that was checked, and its model where there was one. */
@@ -11,8 +12,6 @@ export interface PaintedStudy {
 
 const KEYS = ['low', 'middle', 'high'] as const;
 const RANGES = ['short', 'medium', 'full'] as const;
-/** Sectors of the hue circle, from OKLCH hue 0° on. */
-export const HUE_SECTORS = 12;
 
 /** How often things are done: counts of own studies beside those of what was studied. */
 export interface Habits {
@@ -26,14 +25,14 @@ export interface Habits {
     own: number;
     models: number | null;
   }[];
-  /** For each sector of hues the share of studies in which it takes more than a tenth of the coloured. */
-  hues: { own: number; models: number }[];
+  /** For each family of the wheel the share of studies in which it takes more than a tenth of the coloured. */
+  hues: { family: string; own: number; models: number }[];
   suggestions: Suggestion[];
 }
 
 export interface Suggestion {
   kind: 'key' | 'range' | 'hue' | 'aim';
-  /** What was not tried: "high", "full", an OKLCH hue in degrees, an aim. */
+  /** What was not tried: "high", "full", a family of hues, an aim. */
   what: string;
   /** When it was tried last; null for never. */
   last: number | null;
@@ -50,6 +49,7 @@ export function habitsOf(
   painted: readonly PaintedStudy[],
   aims: readonly string[],
   now: number,
+  wheel: Wheel,
 ): Habits {
   const models = painted.flatMap(({ model }) => (model ? [model] : []));
   const own = painted.map(({ study }) => study);
@@ -74,26 +74,26 @@ export function habitsOf(
       own: mean(own, (one) => one[name]) ?? 0,
       models: mean(models, (one) => one[name]),
     })),
-    hues: Array.from({ length: HUE_SECTORS }, (_, sector) => ({
-      own: shareWith(own, sector),
-      models: shareWith(models, sector),
+    hues: wheel.families.map((family) => ({
+      family,
+      own: shareWith(own, family, wheel),
+      models: shareWith(models, family, wheel),
     })),
-    suggestions: painted.length < MIN_STUDIES ? [] : suggestionsOf(painted, aims, now),
+    suggestions: painted.length < MIN_STUDIES ? [] : suggestionsOf(painted, aims, now, wheel),
   };
 }
 
-const sectorOf = (hue: number) => Math.floor((((hue % 360) + 360) % 360) / (360 / HUE_SECTORS));
+const leansOn = ({ families }: OwnReading, family: string, wheel: Wheel) =>
+  families.some(({ hue }) => familyOfHue(hue, wheel).name === family);
 
-const shareWith = (list: readonly OwnReading[], sector: number) =>
-  list.length === 0
-    ? 0
-    : list.filter(({ families }) => families.some(({ hue }) => sectorOf(hue) === sector)).length /
-      list.length;
+const shareWith = (list: readonly OwnReading[], family: string, wheel: Wheel) =>
+  list.length === 0 ? 0 : list.filter((one) => leansOn(one, family, wheel)).length / list.length;
 
 function suggestionsOf(
   painted: readonly PaintedStudy[],
   aims: readonly string[],
   now: number,
+  wheel: Wheel,
 ): Suggestion[] {
   const last = (is: (one: PaintedStudy) => boolean) => {
     const times = painted.filter(is).map(({ at }) => at);
@@ -110,10 +110,10 @@ function suggestionsOf(
       what: range,
       last: last(({ study }) => study.range === range),
     })),
-    ...Array.from({ length: HUE_SECTORS }, (_, sector): Suggestion => ({
+    ...wheel.families.map((family): Suggestion => ({
       kind: 'hue',
-      what: String((sector + 0.5) * (360 / HUE_SECTORS)),
-      last: last(({ study }) => study.families.some(({ hue }) => sectorOf(hue) === sector)),
+      what: family,
+      last: last(({ study }) => leansOn(study, family, wheel)),
     })),
     ...aims.map((aim): Suggestion => ({
       kind: 'aim',

@@ -15,6 +15,8 @@ import { useSettings } from '@/ui/settings';
 
 Chart.register(LineController, LineElement, LinearScale, PointElement);
 
+const DAY = 864e5;
+
 /** A neutral of the surround, read when it is drawn: a canvas knows no variables. */
 const colourOf = (name: string) => () =>
   getComputedStyle(document.documentElement).getPropertyValue(name).trim();
@@ -36,6 +38,8 @@ export function FaultPlot({
     scales: {
       x: {
         type: 'linear',
+        min: Math.min(...points.map(({ at }) => at)) - DAY,
+        max: Math.max(...points.map(({ at }) => at)) + DAY,
         ticks: {
           color: colourOf('--soft'),
           maxTicksLimit: 8,

@@ -1,7 +1,7 @@
 'use client';
 
-import { habitsOf, HUE_SECTORS, type Habits } from '@/core/session/habits';
-import { familyOfHue, wheelOf } from '@/core/colour/wheel';
+import { habitsOf, type Habits } from '@/core/session/habits';
+import { wheelOf } from '@/core/colour/wheel';
 import { AIMS } from '@/contracts/study';
 import { useSettings } from '@/ui/settings';
 import { percent } from '@/ui/words';
@@ -28,6 +28,7 @@ export function HabitsTab({ entries, now }: { entries: readonly LogEntry[]; now:
     ),
     AIMS,
     now,
+    wheel,
   );
   const shares = (
     title: string,
@@ -85,7 +86,7 @@ export function HabitsTab({ entries, now }: { entries: readonly LogEntry[]; now:
           <ul>
             {habits.suggestions.map((suggestion) => (
               <li key={`${suggestion.kind} ${suggestion.what}`} className="border-b py-2">
-                {suggestionWords(suggestion, wheel, now)}
+                {suggestionWords(suggestion, now)}
               </li>
             ))}
           </ul>
@@ -93,12 +94,11 @@ export function HabitsTab({ entries, now }: { entries: readonly LogEntry[]; now:
         <h2 className="mt-5 mb-1 border-b pb-1 text-sm font-semibold">Families</h2>
         <table className="w-full text-[15px]">
           <tbody>
-            {habits.hues.map(({ own, models }, i) => {
-              const name = familyOfHue((i + 0.5) * (360 / HUE_SECTORS), wheel).name;
+            {habits.hues.map(({ family, own, models }) => {
               return (
-                <tr key={i} className="border-b">
+                <tr key={family} className="border-b">
                   <th scope="row" className="w-36 py-0.5 text-left font-normal">
-                    {name}
+                    {family}
                   </th>
                   <td>
                     <Bar share={own} isOwn />

@@ -1,7 +1,6 @@
 import { formatDistance } from 'date-fns';
 import type { Habits, Suggestion } from '@/core/session/habits';
 import { MIN_COUNT, type RecurringFault, type Trend } from '@/core/session/recurring';
-import { familyOfHue, type Wheel } from '@/core/colour/wheel';
 import { several } from '@/ui/words';
 import type { LogEntry } from './log-entries';
 
@@ -40,11 +39,7 @@ export function logSentence(
 }
 
 /** What was not tried, as something to do. */
-export function suggestionWords(
-  { kind, what, last }: Suggestion,
-  wheel: Wheel,
-  now: number,
-): string {
+export function suggestionWords({ kind, what, last }: Suggestion, now: number): string {
   const when = last === null ? 'yet' : `for ${formatDistance(last, now)}`;
   switch (kind) {
     case 'key':
@@ -52,7 +47,7 @@ export function suggestionWords(
     case 'range':
       return `No study with a ${what} range of values ${when}.`;
     case 'hue':
-      return `Nothing that leans on ${familyOfHue(Number(what), wheel).name} ${when}.`;
+      return `Nothing that leans on ${what} ${when}.`;
     case 'aim':
       return `Nothing with the aim “${what}” ${when}.`;
   }
