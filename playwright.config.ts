@@ -28,6 +28,9 @@ const config = defineConfig({
         '--disable-background-networking',
         '--disable-component-update',
         '--disable-sync',
+        // A camera that shows a moving pattern, and is allowed.
+        '--use-fake-device-for-media-stream',
+        '--use-fake-ui-for-media-stream',
       ],
     },
   },

@@ -50,7 +50,7 @@ export async function openStudy(page: Page, url: string, title: string): Promise
 
 export async function toStep(
   page: Page,
-  step: 'Look' | 'Values' | 'Colours' | 'Hidden' | 'Palette' | 'Mix' | 'Use',
+  step: 'Look' | 'Values' | 'Colours' | 'Hidden' | 'Palette' | 'Mix' | 'Use' | 'Check',
 ): Promise<void> {
   await page
     .getByRole('navigation', { name: 'Order of work' })

@@ -25,6 +25,13 @@ const pointAt = async (page: Page, x: number, y: number) => {
   if (box) await page.mouse.move(box.x + x * box.width, box.y + y * box.height);
 };
 
+const openCheck = async (page: Page) => {
+  await page.goto(url);
+  const link = page.getByRole('link', { name: 'Open Winch room by lamplight' });
+  await page.goto(`${url}${await link.getAttribute('href')}?step=check`);
+  await page.locator('[data-testid="check-stage"][data-state="done"]').waitFor();
+};
+
 const SHOTS: Shot[] = [
   { name: 'wall', take: (page) => page.goto(url) },
   {
@@ -65,20 +72,41 @@ const SHOTS: Shot[] = [
     },
   },
   {
-    name: 'desk-inks',
-    take: async (page) => {
-      await openStudy(page, 'Talloch, the last season', 'step=mix&ink=proof&wipe=0.5');
-      await page.getByText(/Three inks make/).waitFor();
-      await page.waitForTimeout(2500);
-    },
-  },
-  {
     name: 'desk-mix',
     take: async (page) => {
       await openStudy(page, 'Lower station, rain at dusk', 'step=mix');
       await page.getByRole('button', { name: /^middle brown/ }).click();
       await page.getByTestId('recipe').waitFor();
       await page.mouse.move(5, 5);
+    },
+  },
+  {
+    name: 'desk-check',
+    take: async (page) => {
+      await openCheck(page);
+      await page.mouse.move(1100, 470);
+    },
+  },
+  {
+    name: 'easel',
+    take: async (page) => {
+      await page.clock.install({ time: new Date('2026-11-16T09:00:00Z') });
+      await openCheck(page);
+      await page.getByRole('button', { name: 'Session …' }).click();
+      await page.getByRole('button', { name: 'To the easel' }).click();
+      await page.getByRole('button', { name: 'Begin', exact: true }).click();
+      await page.getByRole('button', { name: 'Pause' }).waitFor();
+      await page.clock.fastForward('21:40');
+      await page.getByRole('button', { name: 'edges' }).click();
+      await page.getByTestId('stage-picture').waitFor();
+      await page.mouse.move(5, 300);
+    },
+  },
+  {
+    name: 'log',
+    take: async (page) => {
+      await page.goto(`${url}/log?tab=mistakes`);
+      await page.getByTestId('mistake-plot').waitFor();
     },
   },
   {
@@ -117,10 +145,6 @@ const SHOTS: Shot[] = [
     },
   },
   {
-    name: 'desk-ladder',
-    take: (page) => openStudy(page, 'Winch room by lamplight', 'step=palette&tab=build'),
-  },
-  {
     name: 'series',
     take: async (page) => {
       await page.goto(`${url}/series`);
@@ -132,16 +156,6 @@ const SHOTS: Shot[] = [
     },
   },
   { name: 'drawers', take: (page) => page.goto(`${url}/drawers`) },
-  {
-    name: 'drawers-found',
-    take: async (page) => {
-      await page.goto(`${url}/drawers?near=2e3d59&within=9&sort=nearest`);
-      await page
-        .getByText(/answers?:/)
-        .first()
-        .waitFor();
-    },
-  },
   {
     name: 'colourways',
     take: async (page) => {

@@ -3,8 +3,8 @@ import { blocksOf } from '../../src/core/picture/blocks';
 import { smoothed, stepsAtScale, largestAbout } from '../../src/core/compare/scale-steps';
 import type { Grid } from '../../src/core/compare/value-grid';
 import { MASS_CELLS } from '../../src/core/measure/masses';
-import type { Picture } from '../../src/core/picture/picture';
-import { luminance } from '../../src/core/colour/srgb';
+import { pictureOf, type Picture } from '../../src/core/picture/picture';
+import { byteOfLinear, luminance } from '../../src/core/colour/srgb';
 import { luminanceOfValue, quickValueOfLuminance } from '../../src/core/colour/value';
 import { chance, type Chance } from '../painter/chance';
 import { photographedStudy, shifted, type Light } from '../painter/photographed-study';
@@ -26,13 +26,15 @@ export interface DrawingPair {
 
 const RADIUS = 0.13;
 
-/** `kind` says what is to be planted. */
-export function drawingPair(model: Picture, kind: DrawingFaultKind, seed: number): DrawingPair {
-  const random = chance(seed * 77 + model.data[4000] * 13 + 1);
+const AS_IT_IS = { value: 0, valueGain: 1, chromaGain: 1, hueTurn: 0 };
+
+/** `kind` says what is to be planted. An edge is too hard in the study where the model was made soft. */
+export function drawingPair(picture: Picture, kind: DrawingFaultKind, seed: number): DrawingPair {
+  const random = chance(seed * 77 + picture.data[4000] * 13 + 1);
   const about = (by: number) => (random() * 2 - 1) * by;
-  const place = kind === 'none' ? null : placeFor(model, kind, random);
+  const place = kind === 'none' ? null : placeFor(picture, kind, random);
   const light = shifted(
-    model,
+    picture,
     {
       value: about(0.3),
       valueGain: 1 + about(0.1),
@@ -41,15 +43,29 @@ export function drawingPair(model: Picture, kind: DrawingFaultKind, seed: number
     },
     [],
   );
-  const drawn = place ? redrawn(light, kind, place) : light;
-  const { picture } = photographedStudy(drawn, photography(seed, model.width / model.height));
+  const isModelDrawn = kind === 'found';
+  const drawn = place && !isModelDrawn ? redrawn(light, kind, place) : light;
+  const { picture: photo } = photographedStudy(
+    drawn,
+    photography(seed, picture.width / picture.height),
+  );
   return {
-    model,
-    photo: picture,
+    model:
+      place && isModelDrawn
+        ? pictureOfLight(redrawn(shifted(picture, AS_IT_IS, []), 'lost', place))
+        : picture,
+    photo,
     kind: place ? kind : 'none',
     place: place ?? { x: 0, y: 0 },
     radius: RADIUS,
   };
+}
+
+function pictureOfLight({ width, height, light }: Light): Picture {
+  const data = new Uint8ClampedArray(width * height * 4).fill(255);
+  for (let p = 0; p < width * height; p++)
+    for (let k = 0; k < 3; k++) data[p * 4 + k] = byteOfLinear(light[p * 3 + k]);
+  return pictureOf(width, height, data);
 }
 
 /** A place where the model has what is to be lost, found or flattened. */
@@ -65,11 +81,9 @@ function placeFor(
   const wide = stepsAtScale(values, 8);
   const edges = largestAbout(fine, width, height, 10);
   const fits = (c: number) =>
-    kind === 'lost'
-      ? fine[c] > 1.5 && wide[c] > 0.8 * fine[c]
-      : kind === 'found'
-        ? edges[c] < 0.9 && wide[c] > 1.6
-        : edges[c] < 0.6 && turnAbout(grid, c) > 1.1;
+    kind === 'flattened'
+      ? edges[c] < 0.6 && turnAbout(grid, c) > 1.1
+      : fine[c] > 1.5 && wide[c] > 0.8 * fine[c];
   const inside = Array.from(value, (_, c) => c).filter((c) => {
     const { x, y } = placeOfCell(grid, c);
     return x > 0.15 && x < 0.85 && y > 0.15 && y < 0.85 && fits(c);
@@ -88,7 +102,7 @@ function turnAbout({ width, height, value }: ColourGrid, c: number): number {
   return Math.max(Math.abs(at(10, 0) - at(-10, 0)), Math.abs(at(0, 10) - at(0, -10)));
 }
 
-/** The study with its edges softened, a turn cut into two tones, or values laid flat about a place. */
+/** With its edges softened, or its values laid flat, about a place. */
 function redrawn(
   { width, height, light }: Light,
   kind: DrawingFaultKind,
@@ -104,20 +118,14 @@ function redrawn(
   const soft = smoothed({ width, height, data, mask }, kind === 'lost' ? 0.022 * side : 2);
   const within = Array.from(data, (_, p) => p).filter((p) => distance(p) < RADIUS);
   const mean = within.reduce((sum, p) => sum + data[p], 0) / within.length;
-  const above = meanOf(within.filter((p) => soft[p] >= mean).map((p) => data[p]));
-  const below = meanOf(within.filter((p) => soft[p] < mean).map((p) => data[p]));
   const out = Float32Array.from(light);
   for (let p = 0; p < data.length; p++) {
     const part = Math.min(1, Math.max(0, (RADIUS - distance(p)) / 0.02));
     if (part === 0) continue;
-    const wanted =
-      kind === 'lost' ? soft[p] : kind === 'found' ? (soft[p] >= mean ? above : below) : mean;
+    const wanted = kind === 'lost' ? soft[p] : mean;
     const value = data[p] + part * (wanted - data[p]);
     const times = luminanceOfValue(value) / Math.max(1e-4, luminanceOfValue(data[p]));
     for (let k = 0; k < 3; k++) out[p * 3 + k] = Math.min(1, light[p * 3 + k] * times);
   }
   return { width, height, light: out };
 }
-
-const meanOf = (numbers: readonly number[]) =>
-  numbers.reduce((sum, n) => sum + n, 0) / Math.max(1, numbers.length);

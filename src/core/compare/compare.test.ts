@@ -16,7 +16,7 @@ const SIZE = [380, 290] as const;
 const lit = (factor: number) => (byte: number) => byteOfLinear(factor * LINEAR_OF_BYTE[byte]);
 
 describe('a study against its model', () => {
-  it('finds no fault in the model itself, as a photograph and as a file', () => {
+  it('finds no mistake in the model itself, as a photograph and as a file', () => {
     const photographed = compare(model, model)!;
     expect(photographed.shift).toBeNull();
     expect(photographed.relations).toEqual([]);

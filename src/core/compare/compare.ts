@@ -2,7 +2,7 @@ import { MASS_CELLS } from '../measure/masses';
 import { blocksOf } from '../picture/blocks';
 import { colourGrid } from '../picture/colour-grid';
 import type { Picture } from '../picture/picture';
-import { drawingOf, type DrawingFaults } from './drawing-faults';
+import { drawingOf, type DrawingDifferences } from './drawing-differences';
 import { layStudy, type KnownBy, type LaidStudy, type LayOptions } from './lay-study';
 import type { Registration } from './registration';
 import { relationsOf, type Relation } from './relations';
@@ -11,7 +11,7 @@ import { steadyCells } from './steady-cells';
 import { fitShift, type Shift } from './shift';
 
 /** What a study has otherwise than what it is held against. */
-export interface Differences extends DrawingFaults {
+export interface Differences extends DrawingDifferences {
   /** Null where nothing of known colour is seen. */
   shift: Shift | null;
   /** The largest first. */

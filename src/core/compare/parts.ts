@@ -28,7 +28,7 @@ export function unlikeness(
 
 /**
  * Parts a model where its own masses, the study's and those of their difference cross, and joins touching parts that are
- * off alike: a fault needs no mass of its own in the model. Only `sound` cells count; others go to the part nearest them.
+ * off alike: a mistake needs no mass of its own in the model. Only `sound` cells count; others go to the part nearest them.
  */
 export function partsOf(
   model: ColourGrid,

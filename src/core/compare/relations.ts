@@ -45,7 +45,7 @@ const CLOSE = 10;
 
 /**
  * The relations that are off, the largest first. Model and study are parted into masses, each by itself; where two partings
- * cross, the parts are looked at one by one, so that a fault needs no mass of its own in the model. Touching parts that
+ * cross, the parts are looked at one by one, so that a mistake needs no mass of its own in the model. Touching parts that
  * are off alike are joined; each says the median of its cells.
  */
 export function relationsOf(

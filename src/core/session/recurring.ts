@@ -1,17 +1,17 @@
-import { FAULT_KINDS, type Fault, type FaultKind } from './faults';
+import { MISTAKE_KINDS, type Mistake, type MistakeKind } from './mistakes';
 
-/** The faults of one checked study. */
+/** The mistakes of one checked study. */
 export interface CheckedStudy {
   id: string;
   /** Milliseconds since 1970. */
   at: number;
-  faults: readonly Fault[];
+  mistakes: readonly Mistake[];
 }
 
 export type Trend = 'fades' | 'stays' | 'grows' | 'too few';
 
-export interface RecurringFault {
-  kind: FaultKind;
+export interface RecurringMistake {
+  kind: MistakeKind;
   /** In how many of the studies it was seen. */
   count: number;
   trend: Trend;
@@ -21,22 +21,22 @@ export interface RecurringFault {
   points: { id: string; at: number; size: number }[];
 }
 
-/** After so many studies a fault counts half. */
+/** After so many studies a mistake counts half. */
 const HALF_LIFE = 4;
-/** From so many studies on a trend is told, and a fault that was there in so many of them comes back. */
+/** From so many studies on a trend is told, and a mistake that was there in so many of them comes back. */
 const MIN_STUDIES = 6;
 export const MIN_COUNT = 2;
 /** Sizes have to differ by this for a trend. */
 const MIN_CHANGE = 0.3;
 
-/** Faults that come back, what weighs most now first; those that were there once come last. */
-export function recurringFaults(studies: readonly CheckedStudy[]): RecurringFault[] {
+/** Mistakes that come back, what weighs most now first; those that were there once come last. */
+export function recurringMistakes(studies: readonly CheckedStudy[]): RecurringMistake[] {
   const inOrder = studies.toSorted((one, other) => one.at - other.at);
-  return FAULT_KINDS.flatMap((kind) => {
-    const points = inOrder.map(({ id, at, faults }) => ({
+  return MISTAKE_KINDS.flatMap((kind) => {
+    const points = inOrder.map(({ id, at, mistakes }) => ({
       id,
       at,
-      size: faults.find((fault) => fault.kind === kind)?.size ?? 0,
+      size: mistakes.find((mistake) => mistake.kind === kind)?.size ?? 0,
     }));
     const count = points.filter(({ size }) => size > 0).length;
     if (count === 0) return [];
@@ -61,8 +61,8 @@ function trendOf(sizes: readonly number[]): Trend {
   return change < -MIN_CHANGE ? 'fades' : change > MIN_CHANGE ? 'grows' : 'stays';
 }
 
-/** What to try against each fault, one thing at a time. */
-const TRY: Readonly<Record<FaultKind, string>> = {
+/** What to try against each mistake, one thing at a time. */
+const TRY: Readonly<Record<MistakeKind, string>> = {
   'whole too light': 'Lay the darkest dark first and hold every mass against it.',
   'whole too dark': 'Leave the paper for the lightest light and come down to it, not up.',
   'range too short': 'Put the darkest and the lightest down in the first ten minutes.',
@@ -86,4 +86,4 @@ const TRY: Readonly<Record<FaultKind, string>> = {
 };
 
 /** One thing to try next, from what weighs most. */
-export const nextThing = (kind: FaultKind): string => TRY[kind];
+export const nextThing = (kind: MistakeKind): string => TRY[kind];

@@ -76,23 +76,25 @@ export function Easel({
         <h1 className="min-w-0 truncate font-serif text-xl leading-8">{content.title}</h1>
         <SavedAndUndo {...{ history, saveState, undo, redo }} />
       </TopLine>
-      <StageStrip stages={content.stages} clock={clock} />
-      <main className="flex min-h-0 grow max-lg:flex-col">
-        {isEnded ? (
-          <SessionEnd
-            content={content}
-            clock={clock}
-            change={change}
-            checkHref={`/desk/${study.id}?step=check`}
-          />
-        ) : (
-          <>
-            <StageFigures stage={stage} clock={clock} count={content.stages.length} />
-            <div className="flex min-h-0 grow items-center justify-center bg-surround p-4">
-              <StagePicture study={study} shows={stage.shows} />
-            </div>
-          </>
-        )}
+      <main className="flex min-h-0 grow flex-col">
+        <StageStrip stages={content.stages} clock={clock} />
+        <div className="flex min-h-0 grow max-lg:flex-col">
+          {isEnded ? (
+            <SessionEnd
+              content={content}
+              clock={clock}
+              change={change}
+              checkHref={`/desk/${study.id}?step=check`}
+            />
+          ) : (
+            <>
+              <StageFigures stage={stage} clock={clock} count={content.stages.length} />
+              <div className="flex min-h-0 grow items-center justify-center bg-surround p-4">
+                <StagePicture study={study} shows={stage.shows} />
+              </div>
+            </>
+          )}
+        </div>
       </main>
       <footer className="shrink-0 border-t p-3">
         {!isAwake && clock.phase === 'running' && (

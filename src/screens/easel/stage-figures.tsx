@@ -24,13 +24,14 @@ export function StageFigures({
         {clock.phase === 'ready' && ', not begun'}
         {isOver && ', time is up'}
       </p>
-      <h2
-        role="status"
-        className="text-[max(104px,min(12.8vw,112px))] leading-[0.95] font-semibold break-words"
-        data-testid="stage-name"
-      >
-        {stage.name}
-      </h2>
+      <div role="status">
+        <h2
+          className="text-[max(104px,min(12.8vw,112px))] leading-[0.95] font-semibold break-words"
+          data-testid="stage-name"
+        >
+          {stage.name}
+        </h2>
+      </div>
       <p
         className={`text-[max(150px,min(20vw,190px))] leading-none font-semibold ${clock.phase === 'paused' ? 'text-soft' : ''}`}
         data-testid="time-left"

@@ -1,5 +1,5 @@
 import { readClock } from '@/core/session/clock';
-import { faultsOf, type Fault } from '@/core/session/faults';
+import { mistakesOf, type Mistake } from '@/core/session/mistakes';
 import type { LoggedSession, SessionCheck } from '@/contracts/session';
 
 /** A session as the Log lists it. */
@@ -12,7 +12,7 @@ export interface LogEntry {
   /** Its newest check that found something out. */
   check: SessionCheck | null;
   /** What that found, without what was excused; null without a check against the model. */
-  faults: readonly Fault[] | null;
+  mistakes: readonly Mistake[] | null;
 }
 
 /** What each session of the Log says, the newest first. A clock that was never stopped stands where it was touched last. */
@@ -32,8 +32,8 @@ export function logEntries(sessions: readonly LoggedSession[]): LogEntry[] {
         at: began ?? snapshots[0]?.at ?? Date.parse(session.createdAt),
         painted: clock.length > 0 ? readClock(clock, stages, minutes, last).painted : 0,
         check,
-        faults: ofModel?.finding
-          ? faultsOf(
+        mistakes: ofModel?.finding
+          ? mistakesOf(
               ofModel.finding,
               ofModel.excused.map(({ id }) => id),
             )
@@ -56,7 +56,7 @@ export const ALL_ENTRIES: LogFilter = { words: '', aim: '', medium: '', maker: '
 /** Entries that have all the words somewhere, and the aim, medium and maker. */
 export function filteredEntries(entries: readonly LogEntry[], filter: LogFilter): LogEntry[] {
   const words = filter.words.toLocaleLowerCase().split(/\s+/).filter(Boolean);
-  return entries.filter(({ session: { content, study }, faults }) => {
+  return entries.filter(({ session: { content, study }, mistakes }) => {
     if (filter.aim && content.aim !== filter.aim) return false;
     if (filter.medium && content.medium !== filter.medium) return false;
     if (filter.maker && study.maker !== filter.maker) return false;
@@ -71,7 +71,7 @@ export function filteredEntries(entries: readonly LogEntry[], filter: LogFilter)
       ...content.limits.map((limit) => limit.text),
       ...content.notes.map((note) => note.words),
       ...content.checks.map(({ next }) => next),
-      ...(faults ?? []).map(({ kind }) => kind),
+      ...(mistakes ?? []).map(({ kind }) => kind),
     ]
       .join('\n')
       .toLocaleLowerCase();

@@ -36,7 +36,7 @@ export function LogFilters({
       <input
         type="search"
         aria-label="Find in the log"
-        placeholder="Find: a title, a note, a fault …"
+        placeholder="Find: a title, a note, a mistake …"
         value={filter.words}
         maxLength={200}
         onChange={({ target }) => onChange({ words: target.value })}

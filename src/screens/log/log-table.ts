@@ -7,7 +7,7 @@ const round = (n: number) => Math.round(n * 100) / 100;
 /** The Log as a table for a spreadsheet, a session a line. */
 export const logTable = (entries: readonly LogEntry[]): string =>
   Papa.unparse(
-    entries.map(({ session: { content, study }, at, painted, check, faults }) => ({
+    entries.map(({ session: { content, study }, at, painted, check, mistakes }) => ({
       date: format(at, 'yyyy-MM-dd HH:mm'),
       title: content.title,
       model: study.title,
@@ -22,7 +22,7 @@ export const logTable = (entries: readonly LogEntry[]): string =>
       'value gain': check?.finding?.shift ? round(check.finding.shift.valueGain) : '',
       'intensity gain': check?.finding?.shift ? round(check.finding.shift.chromaGain) : '',
       'hue turn': check?.finding?.shift ? Math.round(check.finding.shift.hueTurn) : '',
-      faults: (faults ?? []).map(({ kind }) => kind).join('; '),
+      mistakes: (mistakes ?? []).map(({ kind }) => kind).join('; '),
       'aim met': check?.goal ?? '',
       'try next': check?.next ?? '',
       allowed: content.limits

@@ -1,13 +1,13 @@
 import { addressCodec, oneOf, text } from '@/ui/address';
 import type { LogFilter } from './log-entries';
 
-export const LOG_TABS = ['sessions', 'faults', 'habits'] as const;
+export const LOG_TABS = ['sessions', 'mistakes', 'habits'] as const;
 
 /** How the Log is looked at. */
 export interface LogView extends LogFilter {
   tab: (typeof LOG_TABS)[number];
-  /** The fault that is looked at; the one that weighs most where there is none. */
-  fault: string;
+  /** The mistake that is looked at; the one that weighs most where there is none. */
+  mistake: string;
   /** The session that is replayed. */
   replay: string;
 }
@@ -18,6 +18,6 @@ export const logCodec = addressCodec<LogView>({
   aim: text('aim', 120),
   medium: text('medium', 40),
   maker: text('maker', 200),
-  fault: text('fault', 40),
+  mistake: text('mistake', 40),
   replay: text('replay', 40),
 });

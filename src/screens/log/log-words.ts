@@ -1,7 +1,7 @@
 import { formatDistance } from 'date-fns';
 import type { Habits, Suggestion } from '@/core/session/habits';
-import { MIN_COUNT, type RecurringFault, type Trend } from '@/core/session/recurring';
-import { several } from '@/ui/words';
+import { MIN_COUNT, type RecurringMistake, type Trend } from '@/core/session/recurring';
+import { capital, several } from '@/ui/words';
 import type { LogEntry } from './log-entries';
 
 export const TREND_WORDS: Readonly<Record<Trend, string>> = {
@@ -23,13 +23,13 @@ export function hoursWords(milliseconds: number): string {
 /** What the Log says first. */
 export function logSentence(
   entries: readonly LogEntry[],
-  faults: readonly RecurringFault[],
+  mistakes: readonly RecurringMistake[],
 ): string {
   if (entries.length === 0)
     return 'Nothing was painted by the clock yet. Begin a session from a study’s last step, Check.';
   const time = entries.reduce((sum, { painted }) => sum + painted, 0);
-  const whole = `${several(entries.length, 'study', 'studies')}, ${hoursWords(time)} at the easel.`;
-  const again = faults.filter(({ count }) => count >= MIN_COUNT);
+  const whole = `${capital(several(entries.length, 'study', 'studies'))}, ${hoursWords(time)} at the easel.`;
+  const again = mistakes.filter(({ count }) => count >= MIN_COUNT);
   if (again.length === 0) return whole;
   const checked = again[0].points.length;
   const [first] = again;

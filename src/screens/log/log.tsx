@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { recurringFaults } from '@/core/session/recurring';
+import { recurringMistakes } from '@/core/session/recurring';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { LoggedSession } from '@/contracts/session';
 import { addressOf } from '@/ui/address';
@@ -10,7 +10,7 @@ import { useStored } from '@/ui/queries';
 import { TopLine } from '@/ui/shell';
 import { useAddress } from '@/ui/use-address';
 import { ExportLog } from './export-log';
-import { FaultsTab } from './faults-tab';
+import { MistakesTab } from './mistakes-tab';
 import { HabitsTab } from './habits-tab';
 import { filteredEntries, logEntries } from './log-entries';
 import { LogFilters } from './log-filters';
@@ -19,7 +19,7 @@ import { logSentence } from './log-words';
 import { Replay } from './replay';
 import { SessionsTab } from './sessions-tab';
 
-const TAB_TITLES = { sessions: 'sessions', faults: 'what comes back', habits: 'habits' };
+const TAB_TITLES = { sessions: 'sessions', mistakes: 'what comes back', habits: 'habits' };
 
 /** Sessions and checks, what keeps going wrong, and what one keeps to. */
 export function Log({
@@ -37,11 +37,11 @@ export function Log({
   useAddress(addressOf(logCodec, view));
   const all = useMemo(() => logEntries(sessions), [sessions]);
   const entries = useMemo(() => filteredEntries(all, view), [all, view]);
-  const faults = useMemo(
+  const mistakes = useMemo(
     () =>
-      recurringFaults(
-        entries.flatMap(({ session, at, faults: found }) =>
-          found ? [{ id: session.id, at, faults: found }] : [],
+      recurringMistakes(
+        entries.flatMap(({ session, at, mistakes: found }) =>
+          found ? [{ id: session.id, at, mistakes: found }] : [],
         ),
       ),
     [entries],
@@ -56,7 +56,7 @@ export function Log({
           className="mb-4 max-w-3xl font-serif text-2xl leading-tight text-pretty"
           data-testid="finding"
         >
-          {logSentence(entries, faults)}
+          {logSentence(entries, mistakes)}
         </p>
         {all.length > 0 && (
           <>
@@ -74,12 +74,12 @@ export function Log({
             {view.tab === 'sessions' && (
               <SessionsTab entries={entries} onReplay={(replay) => look({ replay })} />
             )}
-            {view.tab === 'faults' && (
-              <FaultsTab
-                faults={faults}
+            {view.tab === 'mistakes' && (
+              <MistakesTab
+                mistakes={mistakes}
                 entries={entries}
-                chosen={view.fault}
-                onChoose={(fault) => look({ fault })}
+                chosen={view.mistake}
+                onChoose={(mistake) => look({ mistake })}
                 onReplay={(replay) => look({ replay })}
               />
             )}

@@ -39,7 +39,7 @@ export function SessionsTab({
     <>
       <ol aria-label="Sessions">
         {entries.slice(0, shown).map((entry) => {
-          const { session, at, painted, check, faults } = entry;
+          const { session, at, painted, check, mistakes } = entry;
           const { content, study } = session;
           return (
             <li
@@ -64,11 +64,11 @@ export function SessionsTab({
                   {study.maker && ` · after ${study.maker}`}
                 </p>
                 <p className="mt-1 text-[15px]">
-                  {faults === null
+                  {mistakes === null
                     ? 'Not checked.'
-                    : faults.length === 0
-                      ? 'Checked: no fault.'
-                      : `Checked: ${faults
+                    : mistakes.length === 0
+                      ? 'Checked: no mistake.'
+                      : `Checked: ${mistakes
                           .slice(0, 3)
                           .map(({ kind }) => kind)
                           .join(', ')}.`}

@@ -11,7 +11,10 @@ import { snapshotQueue, type WaitingSnapshot } from './snapshot-queue';
 const AGAIN_AFTER = 3000;
 
 export interface Snapshots {
-  /** Keeps a picture in the browser and sends it to the server until that has it. Throws where the browser can't keep it and the server can't be reached. */
+  /**
+   * Keeps a picture in the browser and sends it to the server until that has it. Throws where the browser can't keep it and
+   * the server can't be reached.
+   */
   keep: (id: string, blob: Blob, name: string) => Promise<void>;
   /** Those that wait for the server. */
   waiting: ReadonlySet<string>;
@@ -44,11 +47,12 @@ export function useSnapshots(session: string, onRefused: (id: string) => void): 
     [],
   );
 
-  /** Whether it is done with: stored, or refused for good. */
+  /** Stored, to be sent again, or refused for good. */
   const send = useCallback(
-    async (snapshot: WaitingSnapshot): Promise<boolean> => {
+    async (snapshot: WaitingSnapshot): Promise<'stored' | 'waits' | 'refused'> => {
       const { id, blob, name } = snapshot;
-      if (sending.current.has(id)) return false;
+      if (sending.current.has(id)) return 'waits';
+      let isRefused = false;
       sending.current.add(id);
       try {
         await sendFile(
@@ -58,15 +62,16 @@ export function useSnapshots(session: string, onRefused: (id: string) => void): 
         );
       } catch (error) {
         const passes = error instanceof RefusedError && (error.status === 0 || error.status >= 500);
-        if (passes) return false;
+        if (passes) return 'waits';
         showError(error);
         refused.current(id);
+        isRefused = true;
       } finally {
         sending.current.delete(id);
       }
       await snapshotQueue.drop({ session, id }).catch(() => undefined);
       settle(id);
-      return true;
+      return isRefused ? 'refused' : 'stored';
     },
     [session, settle],
   );
@@ -80,7 +85,7 @@ export function useSnapshots(session: string, onRefused: (id: string) => void): 
       for (const snapshot of list) {
         if (stopped) return;
         wait(snapshot);
-        if (!(await send(snapshot))) break;
+        if ((await send(snapshot)) === 'waits') break;
       }
       if (!stopped) timer = setTimeout(() => void round(), AGAIN_AFTER);
     };
@@ -100,7 +105,9 @@ export function useSnapshots(session: string, onRefused: (id: string) => void): 
           () => false,
         );
         wait(snapshot);
-        if (!(await send(snapshot)) && !isKept) {
+        // Whoever asked goes on at once; it is sent until the server has it or refuses it.
+        const sent = send(snapshot);
+        if (!isKept && (await sent) === 'waits') {
           settle(id);
           throw new Error(
             'The snapshot could be stored neither here nor on the server. Save it as a file and add it later.',

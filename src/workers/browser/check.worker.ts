@@ -23,13 +23,13 @@ export type HeldAgainst =
   | { kind: 'photograph'; photograph: Photograph }
   | { kind: 'itself' };
 
-export const CHECK_STAGES = ['photograph', 'place', 'light', 'differences'] as const;
+export const CHECK_STAGES = ['photograph', 'place', 'differences'] as const;
 export type CheckStage = (typeof CHECK_STAGES)[number];
 
-export interface Checked {
+/** A study as it was laid: there before it is compared. */
+export interface Laid {
   /** Where the model's corners lie in the photograph; null for a study that was read by itself. */
   corners: Quad | null;
-  finding: Finding | ReturnType<typeof findingAlone>;
   /** The study in the model's frame, and what it was held against. */
   study: Picture;
   against: Picture;
@@ -63,32 +63,41 @@ const checks = {
     model = develop(await fetchPicture(url), development);
   },
 
-  /** Null where the study isn't found in the photograph. `onStage` is told what is being done. */
+  /**
+   * What is found; null where the study isn't in the photograph. `onStage` is told what is being done, `onLaid` how the study
+   * lies as soon as that is known.
+   */
   async check(
     { url, ...options }: Photograph,
     held: HeldAgainst,
     wheel: WheelId,
     onStage: (stage: CheckStage) => void,
-  ): Promise<Checked | null> {
+    onLaid: (laid: Laid) => void,
+  ): Promise<Finding | ReturnType<typeof findingAlone> | null> {
     if (!model) throw new Error('no model loaded');
     onStage('photograph');
     const picture = await photographOf(url);
-    if (held.kind === 'itself') return alone(model, picture, options);
+    if (held.kind === 'itself') {
+      const study = alone(model, picture, options);
+      const finding = findingAlone(study.study);
+      onLaid(handed(study));
+      return finding;
+    }
     onStage('place');
     const laid = layStudy(model, picture, options);
     if (!laid) return null;
     const against = await pictureHeld(model, held);
     if (!against) return null;
-    onStage('differences');
-    const finding = findingOf(laid, held.kind === 'model' ? null : against, wheelOf(wheel));
-    onStage('light');
     const size = shownSize(model);
-    return handed({
-      corners: laid.registration.corners,
-      finding,
-      study: evenedPicture(picture, laid, ...size),
-      against: copied(against, size),
-    });
+    onLaid(
+      handed({
+        corners: laid.registration.corners,
+        study: evenedPicture(picture, laid, ...size),
+        against: copied(against, size),
+      }),
+    );
+    onStage('differences');
+    return findingOf(laid, held.kind === 'model' ? null : against, wheelOf(wheel));
   },
 
   /** A picture as it is looked at: squinting, or in its greys. */
@@ -109,21 +118,20 @@ async function pictureHeld(own: Picture, held: HeldAgainst): Promise<Picture | n
 }
 
 /** Read by itself: within its corners where they are known, else the whole picture as it is. */
-function alone(own: Picture, picture: Picture, options: LayOptions): Checked {
+function alone(own: Picture, picture: Picture, options: LayOptions): Laid {
   const laid: LaidStudy | null = options.isDigital ? null : layStudy(own, picture, options);
   const size = laid ? shownSize(own) : shownSize(picture);
   const study = laid ? evenedPicture(picture, laid, ...size) : copied(picture, size);
-  return handed({
+  return {
     corners: laid?.registration.corners ?? null,
-    finding: findingAlone(study),
     study,
     against: copyPicture(study),
-  });
+  };
 }
 
-function handed(checked: Checked): Checked {
-  const buffers = [checked.study, checked.against].map(({ data }) => data.buffer as ArrayBuffer);
-  return transfer(checked, buffers);
+function handed(laid: Laid): Laid {
+  const buffers = [laid.study, laid.against].map(({ data }) => data.buffer as ArrayBuffer);
+  return transfer(laid, buffers);
 }
 
 export type CheckWorker = typeof checks;

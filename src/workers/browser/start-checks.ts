@@ -2,7 +2,7 @@ import { proxy, wrap } from 'comlink';
 import type { WheelId } from '@/core/colour/wheel';
 import type { Development } from '@/core/picture/develop';
 import type { Picture } from '@/core/picture/picture';
-import type { CheckStage, CheckWorker, Checked, HeldAgainst, Photograph } from './check.worker';
+import type { CheckStage, CheckWorker, HeldAgainst, Laid, Photograph } from './check.worker';
 
 export interface StartedChecks {
   load: (url: string, development: Development) => Promise<void>;
@@ -11,7 +11,8 @@ export interface StartedChecks {
     held: HeldAgainst,
     wheel: WheelId,
     onStage: (stage: CheckStage) => void,
-  ) => Promise<Checked | null>;
+    onLaid: (laid: Laid) => void,
+  ) => ReturnType<CheckWorker['check']>;
   look: (picture: Picture, as: 'squint' | 'grey', radius: number) => Promise<Picture>;
   stop: () => void;
 }
@@ -22,8 +23,8 @@ export function startChecks(): StartedChecks {
   const checks = wrap<CheckWorker>(worker);
   return {
     load: (url, development) => checks.load(url, development),
-    check: (photograph, held, wheel, onStage) =>
-      checks.check(photograph, held, wheel, proxy(onStage)),
+    check: (photograph, held, wheel, onStage, onLaid) =>
+      checks.check(photograph, held, wheel, proxy(onStage), proxy(onLaid)),
     look: (picture, as, radius) => checks.look(picture, as, radius),
     stop: () => worker.terminate(),
   };

@@ -1,13 +1,13 @@
 'use client';
 
 import { Ellipsis } from 'lucide-react';
-import { PROPORTIONS_ID, SHIFT_ID } from '@/core/session/faults';
+import { PROPORTIONS_ID, SHIFT_ID } from '@/core/session/mistakes';
 import type { Finding } from '@/contracts/finding';
 import { EXCUSES, type Excuse, type SessionCheck } from '@/contracts/session';
 import { editCheck, excuse } from '@/study/session-edits';
 import { Button } from '@/ui/button';
 import { Menu } from '@/ui/menu';
-import { Fold, Section } from '@/ui/panel-parts';
+import { Fold, Section, unbroken } from '@/ui/panel-parts';
 import { percent } from '@/ui/words';
 import { edgeWords, flattenedWords, proportionWords } from './check-sentences';
 import { useCheckRoom } from './check-room';
@@ -19,7 +19,7 @@ const EXCUSE_TITLES: Readonly<Record<Excuse, string>> = {
   'model has faded': 'the model has faded',
 };
 
-/** What was found, the largest relation first; each can be left out as meant or as the model's fault. */
+/** What was found, the largest relation first; each can be left out as meant or as the model's mistake. */
 export function CheckFindings({
   open,
   check,
@@ -60,10 +60,7 @@ export function CheckFindings({
   return (
     <>
       {first.length > 0 && (
-        <Section
-          title="Relations"
-          aside={rest.length > 0 ? `${rest.length} smaller ones below` : ''}
-        >
+        <Section title="Relations" aside={rest.length > 0 ? `${rest.length} smaller below` : ''}>
           <ol>{first.map(({ id, words }, i) => row(id, words, i + 1))}</ol>
         </Section>
       )}
@@ -121,7 +118,7 @@ function FindingRow({
     >
       <p className={`grow py-1 ${why ? 'text-soft line-through' : ''}`}>
         {number !== undefined && <span className="mr-1.5 font-semibold">{number}</span>}
-        {words.charAt(0).toUpperCase() + words.slice(1)}
+        {unbroken(words.charAt(0).toUpperCase() + words.slice(1))}
       </p>
       {why ? (
         <Button weight="quiet" className="shrink-0 text-sm" onClick={() => onWhy(null)}>

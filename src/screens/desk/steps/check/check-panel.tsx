@@ -20,14 +20,13 @@ import { checkView } from './check-view';
 import { GoalSection } from './goal-section';
 import { useOpenCheck } from './open-session';
 import { OwnFigures } from './own-figures';
-import { BringIn, Photographs } from './photographs';
+import { ImportPhotograph, Photographs } from './photographs';
 import { SessionChoice } from './session-choice';
 import { useBeginSession } from './use-begin-session';
 
 const STAGE_WORDS = {
   photograph: 'Fetching the photograph …',
-  place: 'Finding the study in the photograph …',
-  light: 'Evening the light …',
+  place: 'Finding the study in the photograph, evening its light …',
   differences: 'Comparing mass by mass …',
 } as const;
 
@@ -42,7 +41,7 @@ export function CheckPanel() {
   const begin = useBeginSession();
 
   /** Brought in without a session, a photograph is one of a study that was painted without the clock. */
-  const bringIn = async (file: Blob, name: string, from: SessionSnapshot['from']) => {
+  const importPhotograph = async (file: Blob, name: string, from: SessionSnapshot['from']) => {
     const id = crypto.randomUUID();
     const shot = { id, at: Date.now(), stage: null, from };
     const withShot = (was: SessionContent) => {
@@ -80,9 +79,9 @@ export function CheckPanel() {
       ) : (
         <Finding>
           {sessions.length === 0
-            ? 'Nothing was painted from this picture yet. Begin a session, or bring in a photograph of what you painted.'
+            ? 'Nothing was painted from this picture yet. Begin a session, or import a photograph of what you painted.'
             : !snapshot
-              ? 'No photograph yet. Bring one in to see where the study stands against its model.'
+              ? 'No photograph yet. Import one to see where the study stands against its model.'
               : comparing.state === 'lost'
                 ? 'The study was not found in the photograph. Drag its four corners to where the painting ends.'
                 : comparing.state === 'failed'
@@ -116,9 +115,9 @@ export function CheckPanel() {
 
       <div className="mb-3 flex flex-wrap gap-2">
         <BeginSession />
-        <BringIn
+        <ImportPhotograph
           disabled={(content?.snapshots.length ?? 0) >= MAX_SNAPSHOTS}
-          onPicture={(file, name, from) => void bringIn(file, name, from).catch(showError)}
+          onPicture={(file, name, from) => void importPhotograph(file, name, from).catch(showError)}
         />
       </div>
       {sessions.length > 0 && <SessionChoice sessions={sessions} open={open} />}

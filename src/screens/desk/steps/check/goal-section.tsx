@@ -1,6 +1,6 @@
 'use client';
 
-import { faultsOf } from '@/core/session/faults';
+import { mistakesOf } from '@/core/session/mistakes';
 import { nextThing } from '@/core/session/recurring';
 import type { Finding } from '@/contracts/finding';
 import { GOAL_WORDS, type SessionCheck, type SessionContent } from '@/contracts/session';
@@ -23,7 +23,7 @@ export function GoalSection({
   check: SessionCheck;
   finding: Finding;
 }) {
-  const [first] = faultsOf(
+  const [first] = mistakesOf(
     finding,
     check.excused.map(({ id }) => id),
   );

@@ -12,7 +12,7 @@ import { checkView } from './check-view';
 import type { OpenSession } from './open-session';
 
 /** Brings in a photograph of what was painted. */
-export function BringIn({
+export function ImportPhotograph({
   disabled,
   onPicture,
 }: {

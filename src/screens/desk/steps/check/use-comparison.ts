@@ -7,7 +7,7 @@ import { findingSchema } from '@/contracts/finding';
 import type { Quad } from '@/core/raster/homography';
 import { editCheck } from '@/study/session-edits';
 import { useSettings } from '@/ui/settings';
-import type { CheckStage, Checked } from '@/workers/browser/check.worker';
+import type { CheckStage, Laid } from '@/workers/browser/check.worker';
 import { startChecks, type StartedChecks } from '@/workers/browser/start-checks';
 import { useDocument, useStepView } from '../../desk-store';
 import { usePictureFacts } from '../../facts';
@@ -31,7 +31,7 @@ export interface Comparing {
 
 interface Done {
   key: string;
-  checked: Checked;
+  laid: Laid;
 }
 
 /** Compares the open check's snapshot in a worker of its own; what is found is kept with the check. */
@@ -100,18 +100,18 @@ export function useComparison(open: OpenSession | null): Comparing {
         wheel: settings.wheel,
       });
       if (stopped) return;
-      const checked = await started.check(
+      const found = await started.check(
         photographOf(room.session.id, of),
         held,
         settings.wheel,
         (next) => !stopped && setStage(next),
+        (laid) => !stopped && setDone({ key, laid }),
       );
       if (stopped) return;
       setStage(null);
-      if (!checked) return setTold({ key, state: 'lost' });
-      setDone({ key, checked });
+      if (!found) return setTold({ key, state: 'lost' });
       setTold({ key, state: 'done' });
-      const finding = findingSchema.parse(checked.finding);
+      const finding = findingSchema.parse(found);
       // Both came through the schema: their keys are in one order.
       if (JSON.stringify(of.finding) !== JSON.stringify(finding))
         room.store.getState().amend((was) => editCheck(was, of.id, { finding }));
@@ -128,7 +128,7 @@ export function useComparison(open: OpenSession | null): Comparing {
 
   useEffect(() => () => worker.current?.started.stop(), []);
 
-  const shown = done?.key === key ? done.checked : null;
+  const shown = done?.key === key ? done.laid : null;
   const pictures = useLooked(shown, view.as, document.values.squint, worker);
   const stop = useCallback(() => {
     worker.current?.started.stop();

@@ -2,7 +2,7 @@
 
 import { useEffect, useState, type RefObject } from 'react';
 import type { Picture } from '@/core/picture/picture';
-import type { Checked } from '@/workers/browser/check.worker';
+import type { Laid } from '@/workers/browser/check.worker';
 import type { StartedChecks } from '@/workers/browser/start-checks';
 import { drawPicture } from '../../picture-room';
 import type { CheckTreatment } from './check-view';
@@ -11,28 +11,28 @@ type Two = readonly [HTMLCanvasElement, HTMLCanvasElement];
 
 /** What the study was held against and the study, as they are looked at; null until they are drawn. */
 export function useLooked(
-  checked: Checked | null,
+  laid: Laid | null,
   as: CheckTreatment,
   squint: number,
   worker: RefObject<{ started: StartedChecks } | null>,
 ): Two | null {
-  const [looked, setLooked] = useState<{ of: Checked; pictures: Two } | null>(null);
+  const [looked, setLooked] = useState<{ of: Laid; pictures: Two } | null>(null);
   useEffect(() => {
-    if (!checked) return;
+    if (!laid) return;
     let stopped = false;
     const make = (picture: Picture) =>
       as === 'plain'
         ? Promise.resolve(picture)
         : (worker.current?.started.look(picture, as, squint * 2) ?? Promise.resolve(picture));
-    Promise.all([make(checked.against), make(checked.study)]).then(
+    Promise.all([make(laid.against), make(laid.study)]).then(
       ([one, other]) => {
-        if (!stopped) setLooked({ of: checked, pictures: [drawPicture(one), drawPicture(other)] });
+        if (!stopped) setLooked({ of: laid, pictures: [drawPicture(one), drawPicture(other)] });
       },
       (error: unknown) => console.error(error),
     );
     return () => {
       stopped = true;
     };
-  }, [checked, as, squint, worker]);
-  return checked && looked?.of === checked ? looked.pictures : null;
+  }, [laid, as, squint, worker]);
+  return laid && looked?.of === laid ? looked.pictures : null;
 }

@@ -1,13 +1,13 @@
 import type { ColourGrid } from '../picture/colour-grid';
-import { edgeFaults, type EdgeFault } from './edge-faults';
+import { edgeDifferences, type EdgeDifference } from './edge-differences';
 import { flattenedGradients, type FlattenedGradient } from './flattened';
 import { proportionsOf, type Proportions } from './proportions';
 import { unshiftedValue, type FittedShift, type StudyCells } from './shift';
 import type { Grid } from './value-grid';
 
-export interface DrawingFaults {
+export interface DrawingDifferences {
   /** The longest first. */
-  edges: EdgeFault[];
+  edges: EdgeDifference[];
   /** The largest first. */
   flattened: FlattenedGradient[];
   proportions: Proportions;
@@ -24,7 +24,11 @@ function withoutRim(mask: Uint8Array, { width, across, down }: ColourGrid): Uint
 }
 
 /** Edges, gradients and proportions of a study against its model, its shift taken out. */
-export function drawingOf(grid: ColourGrid, study: StudyCells, shift: FittedShift): DrawingFaults {
+export function drawingOf(
+  grid: ColourGrid,
+  study: StudyCells,
+  shift: FittedShift,
+): DrawingDifferences {
   const { width, height } = grid;
   const model: Grid = {
     width,
@@ -39,7 +43,7 @@ export function drawingOf(grid: ColourGrid, study: StudyCells, shift: FittedShif
     mask: withoutRim(study.mask, grid),
   };
   return {
-    edges: edgeFaults(grid, model, painted),
+    edges: edgeDifferences(grid, model, painted),
     flattened: flattenedGradients(grid, model, painted),
     proportions: proportionsOf(model, painted),
   };

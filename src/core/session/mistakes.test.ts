@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { faultsOf, type CountedFinding, type Fault } from './faults';
-import { nextThing, recurringFaults } from './recurring';
+import { mistakesOf, type CountedFinding, type Mistake } from './mistakes';
+import { nextThing, recurringMistakes } from './recurring';
 
 const NOTHING: CountedFinding = {
   shift: null,
@@ -16,20 +16,20 @@ const relation = (id: string, at: number, value: number, chroma = 0, hue = 0) =>
   chroma,
   hue,
 });
-const kinds = (faults: readonly Fault[]) => faults.map(({ kind }) => kind);
+const kinds = (mistakes: readonly Mistake[]) => mistakes.map(({ kind }) => kind);
 
-describe('the faults of a study', () => {
+describe('the mistakes of a study', () => {
   it('are none where nothing was found, or next to nothing', () => {
-    expect(faultsOf(NOTHING)).toEqual([]);
+    expect(mistakesOf(NOTHING)).toEqual([]);
     const shift = { value: 0.1, valueGain: 0.97, chromaGain: 1.04, hueTurn: -2 };
-    expect(faultsOf({ ...NOTHING, shift })).toEqual([]);
+    expect(mistakesOf({ ...NOTHING, shift })).toEqual([]);
   });
 
   it('are told by zone and by what is off, the largest first', () => {
     const shift = { value: 0.6, valueGain: 0.8, chromaGain: 1.3, hueTurn: 0 };
     const relations = [relation('a', 2, 1.5), relation('b', 8, -0.5, -0.06)];
-    const faults = faultsOf({ ...NOTHING, shift, relations });
-    expect(kinds(faults)).toEqual([
+    const mistakes = mistakesOf({ ...NOTHING, shift, relations });
+    expect(kinds(mistakes)).toEqual([
       'darks too light',
       'whole too strong',
       'masses too dull',
@@ -37,7 +37,7 @@ describe('the faults of a study', () => {
       'whole too light',
       'lights too dark',
     ]);
-    expect(faults[0].size).toBeCloseTo(1.5);
+    expect(mistakes[0].size).toBeCloseTo(1.5);
   });
 
   it('leave out what was done on purpose', () => {
@@ -52,23 +52,23 @@ describe('the faults of a study', () => {
         areOff: true,
       },
     };
-    expect(kinds(faultsOf(finding))).toHaveLength(4);
-    expect(faultsOf(finding, ['shift', 'a', 'edge-1', 'proportions'])).toEqual([]);
+    expect(kinds(mistakesOf(finding))).toHaveLength(4);
+    expect(mistakesOf(finding, ['shift', 'a', 'edge-1', 'proportions'])).toEqual([]);
   });
 
   it('add up edges and turns, and count three relations at most', () => {
     const edges = ['1', '2'].map((id) => ({ id, is: 'lost' as const, length: 0.1 }));
-    expect(faultsOf({ ...NOTHING, edges })[0].size).toBeCloseTo(0.8);
+    expect(mistakesOf({ ...NOTHING, edges })[0].size).toBeCloseTo(0.8);
     const relations = [1, 2, 3].map((i) => relation(String(i), 5, 0.1));
-    expect(faultsOf({ ...NOTHING, relations: [...relations, relation('4', 5, 3)] })).toEqual([]);
+    expect(mistakesOf({ ...NOTHING, relations: [...relations, relation('4', 5, 3)] })).toEqual([]);
   });
 });
 
-describe('faults that come back', () => {
-  const study = (day: number, ...faults: Fault[]) => ({
+describe('mistakes that come back', () => {
+  const study = (day: number, ...mistakes: Mistake[]) => ({
     id: `study ${day}`,
     at: day * 864e5,
-    faults,
+    mistakes,
   });
 
   it('are ranked by what weighs now, with what fades told from what stays', () => {
@@ -80,7 +80,7 @@ describe('faults that come back', () => {
         ...(day === 9 ? [{ kind: 'hues off', size: 4 } as const] : []),
       ),
     );
-    const [first, second, third] = recurringFaults(studies);
+    const [first, second, third] = recurringMistakes(studies);
     expect([first.kind, first.trend]).toEqual(['edges lost', 'stays']);
     expect([second.kind, second.trend]).toEqual(['whole too strong', 'fades']);
     // Once is not again, however large.
@@ -91,8 +91,8 @@ describe('faults that come back', () => {
 
   it('have no trend in a handful of studies', () => {
     const few = [1, 2, 3].map((day) => study(day, { kind: 'hues off', size: 4 - day }));
-    expect(recurringFaults(few)[0].trend).toBe('too few');
-    expect(recurringFaults([])).toEqual([]);
+    expect(recurringMistakes(few)[0].trend).toBe('too few');
+    expect(recurringMistakes([])).toEqual([]);
   });
 
   it('are the same in whatever order the studies come', () => {
@@ -100,7 +100,7 @@ describe('faults that come back', () => {
       fc.record({
         id: fc.uuid(),
         at: fc.integer({ min: 0, max: 1e9 }),
-        faults: fc.constantFrom(
+        mistakes: fc.constantFrom(
           [],
           [{ kind: 'hues off' as const, size: 1 }],
           [{ kind: 'edges lost' as const, size: 0.5 }],
@@ -112,7 +112,7 @@ describe('faults that come back', () => {
       fc.property(
         some.filter((list) => new Set(list.map(({ at }) => at)).size === list.length),
         (list) => {
-          expect(recurringFaults(list.toReversed())).toEqual(recurringFaults(list));
+          expect(recurringMistakes(list.toReversed())).toEqual(recurringMistakes(list));
         },
       ),
     );

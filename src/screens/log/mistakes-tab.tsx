@@ -1,35 +1,35 @@
 'use client';
 
 import { format } from 'date-fns';
-import { MIN_COUNT, nextThing, type RecurringFault } from '@/core/session/recurring';
+import { MIN_COUNT, nextThing, type RecurringMistake } from '@/core/session/recurring';
 import { Fold } from '@/ui/panel-parts';
-import { FaultPlot } from './fault-plot';
+import { MistakePlot } from './mistake-plot';
 import type { LogEntry } from './log-entries';
 import { LogPictures } from './log-pictures';
 import { TREND_WORDS } from './log-words';
 
-/** Faults that come back, what weighs most first; one of them over time, with the pictures behind its points. */
-export function FaultsTab({
-  faults,
+/** Mistakes that come back, what weighs most first; one of them over time, with the pictures behind its points. */
+export function MistakesTab({
+  mistakes,
   entries,
   chosen,
   onChoose,
   onReplay,
 }: {
-  faults: readonly RecurringFault[];
+  mistakes: readonly RecurringMistake[];
   entries: readonly LogEntry[];
   chosen: string;
   onChoose: (kind: string) => void;
   onReplay: (id: string) => void;
 }) {
-  if (faults.length === 0)
-    return <p className="text-soft">No study was checked yet, or none had a fault.</p>;
-  const open = faults.find(({ kind }) => kind === chosen) ?? faults[0];
+  if (mistakes.length === 0)
+    return <p className="text-soft">No study was checked yet, or none had a mistake.</p>;
+  const open = mistakes.find(({ kind }) => kind === chosen) ?? mistakes[0];
   const entryOf = (id: string) => entries.find(({ session }) => session.id === id);
   return (
     <div className="grid grid-cols-[300px_1fr] gap-6 max-md:grid-cols-1">
-      <ol aria-label="Faults">
-        {faults.map(({ kind, count, points, trend }) => (
+      <ol aria-label="Mistakes">
+        {mistakes.map(({ kind, count, points, trend }) => (
           <li key={kind}>
             <button
               type="button"
@@ -47,7 +47,7 @@ export function FaultsTab({
       </ol>
       <section aria-label={open.kind} className="min-w-0">
         <p className="mb-2 font-serif text-xl leading-snug">Try next: {nextThing(open.kind)}</p>
-        <FaultPlot fault={open} onPoint={onReplay} />
+        <MistakePlot mistake={open} onPoint={onReplay} />
         <Fold title="As a table" aside={`${open.points.length} studies`}>
           <table className="w-full text-[15px]">
             <thead>

@@ -1,5 +1,5 @@
 /** What goes wrong in studies, told apart by kind and by zone: what comes back is counted by these. */
-export const FAULT_KINDS = [
+export const MISTAKE_KINDS = [
   'whole too light',
   'whole too dark',
   'range too short',
@@ -21,15 +21,15 @@ export const FAULT_KINDS = [
   'turns flattened',
   'proportions off',
 ] as const;
-export type FaultKind = (typeof FAULT_KINDS)[number];
+export type MistakeKind = (typeof MISTAKE_KINDS)[number];
 
-export interface Fault {
-  kind: FaultKind;
+export interface Mistake {
+  kind: MistakeKind;
   /** 1 is what nobody would overlook: a step of value, a twentieth of chroma, twenty degrees. */
   size: number;
 }
 
-/** What of a finding faults are counted by. */
+/** What of a finding mistakes are counted by. */
 export interface CountedFinding {
   shift: { value: number; valueGain: number; chromaGain: number; hueTurn: number } | null;
   relations: readonly { id: string; value: number; chroma: number; hue: number; at: number }[];
@@ -62,10 +62,10 @@ const MIN_SIZE = 0.3;
 /** Of the relations, so many are counted: what comes after them is noise as often as not. */
 const MAX_COUNTED = 3;
 
-/** The faults in a finding, the largest of each kind, without what was excused (ids within the finding). */
-export function faultsOf(finding: CountedFinding, excused: readonly string[] = []): Fault[] {
-  const largest = new Map<FaultKind, number>();
-  const say = (kind: FaultKind, size: number) => {
+/** The mistakes in a finding, the largest of each kind, without what was excused (ids within the finding). */
+export function mistakesOf(finding: CountedFinding, excused: readonly string[] = []): Mistake[] {
+  const largest = new Map<MistakeKind, number>();
+  const say = (kind: MistakeKind, size: number) => {
     if (size >= MIN_SIZE) largest.set(kind, Math.max(size, largest.get(kind) ?? 0));
   };
   const counts = ({ id }: { id: string }) => !excused.includes(id);

@@ -7,7 +7,7 @@ import { largestAbout, stepsAtScale } from './scale-steps';
 import type { Grid } from './value-grid';
 
 /** An edge that is sharp in the model and soft in the study, or the other way round. */
-export interface EdgeFault extends Place {
+export interface EdgeDifference extends Place {
   is: 'lost' | 'found';
   /** Of the picture's longer side. */
   length: number;
@@ -32,7 +32,7 @@ const MIN_SHARE = 0.6;
 const ENOUGH = 40;
 
 /** Edges lost and found, the longest first. The study's values have its shift taken out. */
-export function edgeFaults(grid: ColourGrid, model: Grid, study: Grid): EdgeFault[] {
+export function edgeDifferences(grid: ColourGrid, model: Grid, study: Grid): EdgeDifference[] {
   const { width, height } = model;
   const [fineModel, fineStudy] = [model, study].map((one) => stepsAtScale(one, FINE));
   // An edge may have gone so soft that only the wider one sees it whole.
@@ -57,7 +57,7 @@ export function edgeFaults(grid: ColourGrid, model: Grid, study: Grid): EdgeFaul
         const same = wideThere[c] / Math.max(0.05, wideFrom[c]);
         return isRidge && there[c] < LEFT * from[c] && same > MIN_SAME && same < MAX_SAME ? 1 : 0;
       });
-      return runsOf(grid, missing, ridge).map((run): EdgeFault => ({ is, ...run }));
+      return runsOf(grid, missing, ridge).map((run): EdgeDifference => ({ is, ...run }));
     })
     .sort((one, other) => other.length - one.length);
 }

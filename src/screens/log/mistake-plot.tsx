@@ -10,7 +10,7 @@ import {
 } from 'chart.js';
 import { format } from 'date-fns';
 import { Line } from 'react-chartjs-2';
-import type { RecurringFault } from '@/core/session/recurring';
+import type { RecurringMistake } from '@/core/session/recurring';
 import { useSettings } from '@/ui/settings';
 
 Chart.register(LineController, LineElement, LinearScale, PointElement);
@@ -21,16 +21,16 @@ const DAY = 864e5;
 const colourOf = (name: string) => () =>
   getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 
-/** How large a fault was in each study, over time; a point leads to its pictures. */
-export function FaultPlot({
-  fault,
+/** How large a mistake was in each study, over time; a point leads to its pictures. */
+export function MistakePlot({
+  mistake,
   onPoint,
 }: {
-  fault: RecurringFault;
+  mistake: RecurringMistake;
   onPoint: (id: string) => void;
 }) {
   const { settings } = useSettings();
-  const { kind, points } = fault;
+  const { kind, points } = mistake;
   const options: ChartOptions<'line'> = {
     animation: false,
     maintainAspectRatio: false,
@@ -57,7 +57,7 @@ export function FaultPlot({
     },
   };
   return (
-    <div className="h-56" data-testid="fault-plot">
+    <div className="h-56" data-testid="mistake-plot">
       <Line
         // Colours are read when it is drawn: another surround draws it anew.
         key={settings.surround}

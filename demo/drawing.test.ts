@@ -1,0 +1,48 @@
+import path from 'node:path';
+import { compare } from '@/core/compare/compare';
+import type { Picture } from '@/core/picture/picture';
+import { demoFolder } from '@/server/demo/story';
+import { drawingPair, DRAWING_FAULTS, type DrawingPair } from './testing/drawing-pairs';
+import { pictureOfFile } from './testing/study-pairs';
+
+const NAMES = ['conductor.webp', 'winch-room.webp', 'summit.jpg'];
+/** Looked at while this was made; docs/checking.md has figures of others. */
+const SEED = 100;
+
+const isNear = ({ place, radius }: DrawingPair, { width, height }: Picture, x: number, y: number) =>
+  Math.hypot((x - place.x) * width, (y - place.y) * height) / Math.max(width, height) <
+  radius + 0.03;
+
+describe('what is drawn otherwise in studies of the demo’s pictures', () => {
+  const said: { kind: string; isRight: boolean }[] = [];
+  const planted: { kind: string; isFound: boolean }[] = [];
+
+  it.each(NAMES)(
+    '%s: edges and turns are compared',
+    async (name) => {
+      const picture = await pictureOfFile(path.join(demoFolder(), 'pictures', name), 400);
+      for (const kind of DRAWING_FAULTS) {
+        const pair = drawingPair(picture, kind, SEED);
+        const found = compare(pair.model, pair.photo)!;
+        const all = [
+          ...found.edges.map(({ is, x, y }) => ({ kind: is as string, x, y })),
+          ...found.flattened.map(({ x, y }) => ({ kind: 'flattened', x, y })),
+        ].map(({ kind: of, x, y }) => ({
+          kind: of,
+          isRight: of === pair.kind && isNear(pair, pair.model, x, y),
+        }));
+        said.push(...all);
+        if (pair.kind !== 'none')
+          planted.push({ kind: pair.kind, isFound: all.some(({ isRight }) => isRight) });
+      }
+    },
+    200_000,
+  );
+
+  it('finds nine in ten of what was planted, and nine in ten of what it says were', () => {
+    const share = (list: readonly boolean[]) => list.filter(Boolean).length / list.length;
+    expect(planted.length).toBeGreaterThanOrEqual(8);
+    expect(share(planted.map(({ isFound }) => isFound))).toBeGreaterThanOrEqual(0.9);
+    expect(share(said.map(({ isRight }) => isRight))).toBeGreaterThanOrEqual(0.9);
+  });
+});
