@@ -6,6 +6,7 @@ import { useStore } from 'zustand';
 import { readClock, type ClockEvent } from '@/core/session/clock';
 import type { Session } from '@/contracts/session';
 import type { Study } from '@/contracts/study';
+import { newId } from '@/study/edits';
 import { addNote, addSnapshot, dropSnapshot, withClock } from '@/study/session-edits';
 import { showError } from '@/ui/notices';
 import { SavedAndUndo } from '@/ui/saved-and-undo';
@@ -48,13 +49,12 @@ export function Easel({
   const bell = useBell(clock.ends, content.isMuted);
   const snapshots = useSnapshots(session.id, (id) => change((was) => dropSnapshot(was, id)));
 
-  const press = (is: ClockEvent['is']) =>
-    change((was) => withClock(was, crypto.randomUUID(), is, Date.now()));
+  const press = (is: ClockEvent['is']) => change((was) => withClock(was, newId(), is, Date.now()));
   const at = clock.phase === 'ended' ? null : stage.id;
   const note = (words: string) =>
-    change((was) => addNote(was, { id: crypto.randomUUID(), at: Date.now(), stage: at, words }));
+    change((was) => addNote(was, { id: newId(), at: Date.now(), stage: at, words }));
   const take = (blob: Blob, name: string, from: 'camera' | 'file') => {
-    const id = crypto.randomUUID();
+    const id = newId();
     void snapshots
       .keep(id, blob, name)
       .then(() => change((was) => addSnapshot(was, { id, at: Date.now(), stage: at, from })))

@@ -1,6 +1,7 @@
 'use client';
 
 import { AGAINST, type SessionContent, type SessionSnapshot } from '@/contracts/session';
+import { newId } from '@/study/edits';
 import { addCheck, editCheck, newCheck, stageNamed } from '@/study/session-edits';
 import { Select } from '@/ui/select';
 import { Tick } from '@/ui/tick';
@@ -49,7 +50,7 @@ export function AgainstChoice({
     if (!known)
       change((was) =>
         addCheck(was, {
-          ...newCheck(was, crypto.randomUUID(), snapshot.id, Date.now()),
+          ...newCheck(was, newId(), snapshot.id, Date.now()),
           against: { kind, id: first(kind) },
         }),
       );

@@ -13,6 +13,7 @@ import {
   type SessionContent,
 } from '@/contracts/session';
 import { AIMS, MEDIA } from '@/contracts/study';
+import { newId } from '@/study/edits';
 import { dropStage, editStage, moveStage, withMedium } from '@/study/session-edits';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
@@ -255,7 +256,7 @@ function StageList({
             stages: [
               ...was.stages,
               {
-                id: crypto.randomUUID(),
+                id: newId(),
                 name: 'Another stage',
                 about: '',
                 share: 0.1,

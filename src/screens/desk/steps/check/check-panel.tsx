@@ -6,6 +6,7 @@ import {
   type SessionContent,
   type SessionSnapshot,
 } from '@/contracts/session';
+import { newId } from '@/study/edits';
 import { addCheck, addSnapshot, newCheck } from '@/study/session-edits';
 import { Button } from '@/ui/button';
 import { Finding } from '@/ui/panel-parts';
@@ -42,11 +43,11 @@ export function CheckPanel() {
 
   /** Brought in without a session, a photograph is one of a study that was painted without the clock. */
   const importPhotograph = async (file: Blob, name: string, from: SessionSnapshot['from']) => {
-    const id = crypto.randomUUID();
+    const id = newId();
     const shot = { id, at: Date.now(), stage: null, from };
     const withShot = (was: SessionContent) => {
       const next = addSnapshot(was, shot);
-      return addCheck(next, newCheck(next, crypto.randomUUID(), id, Date.now()));
+      return addCheck(next, newCheck(next, newId(), id, Date.now()));
     };
     if (!open) {
       const session = await begin(withShot(newSession(title, aims[0] ?? 'colour', medium)), {
@@ -134,7 +135,7 @@ export function CheckPanel() {
           onClick={() =>
             open.store.getState().change((was) =>
               addCheck(was, {
-                ...newCheck(was, crypto.randomUUID(), snapshot.id, Date.now()),
+                ...newCheck(was, newId(), snapshot.id, Date.now()),
                 against: { kind: view.against, id: null },
               }),
             )

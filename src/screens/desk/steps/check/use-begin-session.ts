@@ -2,6 +2,7 @@
 
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { SessionContent } from '@/contracts/session';
+import { newId } from '@/study/edits';
 import { call, sendFile } from '@/ui/api';
 import { useChanged } from '@/ui/queries';
 import { useStudyId } from '../../facts';
@@ -20,7 +21,7 @@ export function useBeginSession(): (
   const studyId = useStudyId();
   const changed = useChanged(endpoints.listStudySessions);
   return async (content, first) => {
-    const id = crypto.randomUUID();
+    const id = newId();
     await call(endpoints.beginSession, { body: { id, studyId, content } });
     if (first) {
       const { id: snapshot, file, name } = first;
