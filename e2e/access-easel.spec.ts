@@ -40,8 +40,11 @@ test('no violation from the easel to the log, on any surround', async ({ page })
     .first()
     .click();
   await hasNoViolation(page, 'Log, replay');
+  await page.goto(`${app.url}/maker?name=Mirel%20Aunstone`);
+  await expect(finding(page)).toBeVisible();
+  await hasNoViolation(page, 'A maker');
+  await page.goto(`${app.url}/log?replay=`);
   await page.setViewportSize({ width: 390, height: 844 });
-  await page.keyboard.press('Escape');
   await expect(finding(page)).toBeVisible();
   expect(
     await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),

@@ -92,3 +92,23 @@ test('mistakes that come back are ranked, plotted and led back to their pictures
   await choose(page, 'Part of the log', 'sessions');
   await expect(page.getByRole('list', { name: 'Sessions' })).toBeVisible();
 });
+
+test('a maker’s pictures stand on one page, and set the limits of a session', async ({ page }) => {
+  await page.goto(`${app.url}/log`);
+  await page.getByRole('link', { name: 'Mirel Aunstone' }).first().click();
+  await expect(finding(page)).toContainText(/^Mirel Aunstone: an? (low|middle|high) key/);
+  const table = page.getByRole('table');
+  await expect(table.getByRole('columnheader', { name: 'Ticket hall at noon' })).toBeVisible();
+  await expect(table.getByRole('row', { name: /^intensity in the half-tones/ })).toContainText(
+    /0\.\d{3}/,
+  );
+  await expect(table.getByRole('row', { name: /^edges lost/ })).toContainText('%');
+  const limits = page.getByRole('region', { name: 'Paint within these limits' });
+  const first = await limits.getByRole('listitem').first().innerText();
+  expect(first).toMatch(/^values from \d\.\d to \d\.\d, a \w+ key$/);
+  await limits.getByRole('link', { name: /Slate terrace/ }).click();
+  const form = page.getByRole('dialog', { name: 'A session at the easel' });
+  await expect(form.getByLabel('What is allowed, a line each')).toHaveValue(new RegExp(first));
+  await page.goto(`${app.url}/maker?name=Nobody`);
+  await expect(page.getByText('No study has Nobody for its maker.')).toBeVisible();
+});

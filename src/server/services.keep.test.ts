@@ -131,7 +131,7 @@ describe('a backup', () => {
     expect(await allRows()).toEqual(rows);
     expect(await bytesHere()).toEqual(bytes);
     expect(await checkStore()).toMatchObject({
-      pictures: 2,
+      pictures: 3,
       studies: 2,
       libraries: 4,
       problems: [],

@@ -61,7 +61,17 @@ export function SessionsTab({
                   {content.second && `, then ${content.second}`} · {content.medium}
                   {content.ground && ` on ${content.ground}`}
                   {painted > 0 && ` · ${durationWords(painted)}`}
-                  {study.maker && ` · after ${study.maker}`}
+                  {study.maker && (
+                    <>
+                      {' · after '}
+                      <Link
+                        href={`/maker?name=${encodeURIComponent(study.maker)}`}
+                        className="underline underline-offset-2"
+                      >
+                        {study.maker}
+                      </Link>
+                    </>
+                  )}
                 </p>
                 <p className="mt-1 text-[15px]">
                   {mistakes === null

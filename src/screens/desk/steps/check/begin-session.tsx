@@ -20,12 +20,18 @@ import { Dialog } from '@/ui/dialog';
 import { NoteField, TextField } from '@/ui/field';
 import { showError } from '@/ui/notices';
 import { Select } from '@/ui/select';
-import { useDocument } from '../../desk-store';
+import { useDocument, useStepView } from '../../desk-store';
+import { checkView } from './check-view';
 import { useBeginSession } from './use-begin-session';
 
 /** Opens the form that a session is begun with. */
 export function BeginSession() {
-  const [isOpen, setOpen] = useState(false);
+  const [{ limits }, look] = useStepView(checkView);
+  const [isOpen, setOpen] = useState(limits !== '');
+  const close = () => {
+    setOpen(false);
+    look({ limits: '' });
+  };
   return (
     <>
       <Button weight="strong" onClick={() => setOpen(true)}>
@@ -33,18 +39,18 @@ export function BeginSession() {
       </Button>
       <Dialog
         open={isOpen}
-        onClose={() => setOpen(false)}
+        onClose={close}
         title="A session at the easel"
         about="One aim, a time, and what each stage is about."
         wide
       >
-        {isOpen && <SessionForm />}
+        {isOpen && <SessionForm limits={limits} />}
       </Dialog>
     </>
   );
 }
 
-function SessionForm() {
+function SessionForm({ limits }: { limits: string }) {
   const title = useDocument((document) => document.title);
   const aims = useDocument((document) => document.aims);
   const medium = useDocument((document) => document.medium);
@@ -54,7 +60,7 @@ function SessionForm() {
     ...newSession(title, aims[0] ?? 'values', medium),
     second: aims[1] ?? '',
   }));
-  const [allowed, setAllowed] = useState('');
+  const [allowed, setAllowed] = useState(limits);
   const [isSent, setSent] = useState(false);
   const set = (part: Partial<SessionContent>) => setSession((was) => ({ ...was, ...part }));
   const whole = {

@@ -16,6 +16,8 @@ interface CheckView {
   against: (typeof AGAINST)[number];
   look: CheckLook;
   as: CheckTreatment;
+  /** What a session that is begun is to be held to, a line each: a maker's manner. */
+  limits: string;
 }
 
 export const checkView: StepView<CheckView> = {
@@ -26,5 +28,6 @@ export const checkView: StepView<CheckView> = {
     against: oneOf('against', AGAINST, 'model'),
     look: oneOf('look', CHECK_LOOKS, 'beside'),
     as: oneOf('as', CHECK_TREATMENTS, 'plain'),
+    limits: text('limits', 600),
   }),
 };
