@@ -5,7 +5,7 @@ import { demoFolder } from '@/server/demo/story';
 import { drawingPair, DRAWING_FAULTS, type DrawingPair } from './testing/drawing-pairs';
 import { pictureOfFile } from './testing/study-pairs';
 
-const NAMES = ['conductor.webp', 'winch-room.webp', 'summit.jpg'];
+const NAMES = ['conductor.webp', 'lower-station.webp', 'winch-room.webp', 'summit.jpg'];
 /** Looked at while this was made; docs/checking.md has figures of others. */
 const SEED = 100;
 
@@ -41,7 +41,7 @@ describe('what is drawn otherwise in studies of the demo’s pictures', () => {
 
   it('finds nine in ten of what was planted, and nine in ten of what it says were', () => {
     const share = (list: readonly boolean[]) => list.filter(Boolean).length / list.length;
-    expect(planted.length).toBeGreaterThanOrEqual(8);
+    expect(planted.length).toBeGreaterThanOrEqual(9);
     expect(share(planted.map(({ isFound }) => isFound))).toBeGreaterThanOrEqual(0.9);
     expect(share(said.map(({ isRight }) => isRight))).toBeGreaterThanOrEqual(0.9);
   });
