@@ -34,8 +34,8 @@ export function KeepPage({ copies }: { copies: LocalCopy[] }) {
         <section aria-label="Back up" className="border-t border-ink pt-3">
           <h2 className="font-serif text-xl">Take everything along</h2>
           <p className="mt-1 mb-3">
-            Studies, pictures, libraries, their histories and your settings, as one zip with a
-            checksum for each part. It restores on any Bold Prism.
+            Studies, sessions, pictures, libraries, their histories and your settings, as one zip
+            with a checksum for each part. It restores on any Bold Prism.
           </p>
           <Button weight="strong" onClick={() => download(hrefOf(endpoints.getBackup, {}))}>
             Make a backup
