@@ -38,6 +38,10 @@ const SEARCH_REACH = 4;
 const COARSE_SIDE = 800;
 /** How many placements are followed up at each level. */
 const FOLLOWED = [40, 8, 3, 1] as const;
+/** On fine levels only placements are followed up whose correlation comes this near the best. */
+const MAX_BEHIND = 0.25;
+/** Placements whose corners are all nearer than this, in fractions of the photograph, have come to one. */
+const ONE_PLACE = 0.01;
 /** The model's cells along its longer side, from coarse to fine. */
 const LEVELS = [40, 80, 160, 320] as const;
 /** From this level on only the study itself counts. */
@@ -68,8 +72,11 @@ export function register(model: Picture, photo: Picture, corners?: Quad): Regist
   );
   let found = [...(given ? [given] : []), ...starts].map((toPhoto) => ({ toPhoto, score: 0 }));
   levels.forEach((level, i) => {
-    found = found
+    const best = found[0]?.score ?? 0;
+    found = (i === 0 ? found : distinct(found))
       .slice(0, FOLLOWED[i])
+      // What holds so much worse than another on a coarse level doesn't come before it on a fine one.
+      .filter(({ score }) => LEVELS[i] < FINE_LEVEL || score > best - MAX_BEHIND)
       .map(({ toPhoto }) => level.refined(toPhoto))
       .sort((one, other) => other.score - one.score);
   });
@@ -98,6 +105,21 @@ function smallEnough(photo: Picture): Picture {
   while (Math.max(small.width, small.height) > COARSE_SIDE)
     small = halfSizePicture(blocksOf(small));
   return small;
+}
+
+/** Without those that came to where a better one lies; the best first. */
+function distinct<P extends { toPhoto: Homography }>(found: readonly P[]): P[] {
+  const kept: { placement: P; corners: Quad }[] = [];
+  for (const placement of found) {
+    const corners = quadOf(placement.toPhoto);
+    const isNew = kept.every((other) =>
+      corners.some(
+        ([x, y], i) => Math.hypot(x - other.corners[i][0], y - other.corners[i][1]) > ONE_PLACE,
+      ),
+    );
+    if (isNew) kept.push({ placement, corners });
+  }
+  return kept.map(({ placement }) => placement);
 }
 
 function strays(toPhoto: Homography, corners: Quad, { width, height }: Picture): boolean {

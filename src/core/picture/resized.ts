@@ -4,29 +4,32 @@ import { OPAQUE, pictureOf, type Picture } from './picture';
 /** A picture at another size: means of linear light of the pixels that each new one covers, the nearest where it grows. */
 export function resizedPicture(picture: Picture, width: number, height: number): Picture {
   if (picture.width === width && picture.height === height) return picture;
+  const { data } = picture;
   const out = pictureOf(width, height, new Uint8ClampedArray(width * height * 4));
-  const spans = (from: number, to: number) =>
-    Array.from({ length: to }, (_, i) => {
-      const start = Math.min(from - 1, Math.floor((i * from) / to));
-      return [start, Math.max(start + 1, Math.floor(((i + 1) * from) / to))] as const;
-    });
-  const columns = spans(picture.width, width);
-  spans(picture.height, height).forEach(([y0, y1], y) =>
-    columns.forEach(([x0, x1], x) => {
+  const columns = startsOf(picture.width, width);
+  const rows = startsOf(picture.height, height);
+  for (let y = 0, at = 0; y < height; y++)
+    for (let x = 0; x < width; x++, at += 4) {
       let [r, g, b, n] = [0, 0, 0, 0];
-      for (let v = y0; v < y1; v++)
-        for (let u = x0; u < x1; u++) {
-          const at = (v * picture.width + u) * 4;
-          if (picture.data[at + 3] < OPAQUE) continue;
-          r += LINEAR_OF_BYTE[picture.data[at]];
-          g += LINEAR_OF_BYTE[picture.data[at + 1]];
-          b += LINEAR_OF_BYTE[picture.data[at + 2]];
+      // What is grown has less than a pixel to cover, and takes the one it lies in.
+      for (let v = rows[y], last = Math.max(v + 1, rows[y + 1]); v < last; v++)
+        for (let u = columns[x], end = Math.max(u + 1, columns[x + 1]); u < end; u++) {
+          const from = (v * picture.width + u) * 4;
+          if (data[from + 3] < OPAQUE) continue;
+          r += LINEAR_OF_BYTE[data[from]];
+          g += LINEAR_OF_BYTE[data[from + 1]];
+          b += LINEAR_OF_BYTE[data[from + 2]];
           n++;
         }
-      if (n === 0) return;
-      const at = (y * width + x) * 4;
-      out.data.set([byteOfLinear(r / n), byteOfLinear(g / n), byteOfLinear(b / n), 255], at);
-    }),
-  );
+      if (n === 0) continue;
+      out.data[at] = byteOfLinear(r / n);
+      out.data[at + 1] = byteOfLinear(g / n);
+      out.data[at + 2] = byteOfLinear(b / n);
+      out.data[at + 3] = 255;
+    }
   return out;
 }
+
+/** Where each of `to` parts of `from` pixels begins, and the end. */
+const startsOf = (from: number, to: number): Int32Array =>
+  Int32Array.from({ length: to + 1 }, (_, i) => Math.floor((i * from) / to));

@@ -117,7 +117,7 @@ async function pictureHeld(own: Picture, held: HeldAgainst): Promise<Picture | n
   return laid && evenedPicture(picture, laid, own.width, own.height);
 }
 
-/** Read by itself: within its corners where they are known, else the whole picture as it is. */
+/** Read by itself, beside its model: within its corners where they are known, else the whole picture as it is. */
 function alone(own: Picture, picture: Picture, options: LayOptions): Laid {
   const laid: LaidStudy | null = options.isDigital ? null : layStudy(own, picture, options);
   const size = laid ? shownSize(own) : shownSize(picture);
@@ -125,7 +125,7 @@ function alone(own: Picture, picture: Picture, options: LayOptions): Laid {
   return {
     corners: laid?.registration.corners ?? null,
     study,
-    against: copyPicture(study),
+    against: copied(own, shownSize(own)),
   };
 }
 

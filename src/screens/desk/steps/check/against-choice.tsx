@@ -8,6 +8,7 @@ import { Tick } from '@/ui/tick';
 import { useDocument, useStepView } from '../../desk-store';
 import { checkView } from './check-view';
 import { useOpenCheck, type OpenSession } from './open-session';
+import { SessionUndo } from './session-choice';
 
 const TITLES = {
   model: 'its model',
@@ -88,6 +89,9 @@ export function AgainstChoice({
           }
         />
       )}
+      <span className="ml-auto">
+        <SessionUndo open={open} />
+      </span>
       {check && (
         <Tick
           checked={check.isDigital}

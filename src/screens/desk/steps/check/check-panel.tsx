@@ -121,7 +121,7 @@ export function CheckPanel() {
           onPicture={(file, name, from) => void importPhotograph(file, name, from).catch(showError)}
         />
       </div>
-      {sessions.length > 0 && <SessionChoice sessions={sessions} open={open} />}
+      {sessions.length > 0 && <SessionChoice sessions={sessions} />}
       {open && content && content.snapshots.length > 0 && (
         <Photographs open={open} content={content} chosen={snapshot?.id ?? null} />
       )}

@@ -19,7 +19,7 @@ const AGAINST_TITLES = {
   plan: 'the plan',
   variant: 'the variant',
   snapshot: 'the earlier snapshot',
-  itself: 'the study',
+  itself: 'the model',
 };
 
 /** The study and what it is held against, and the photograph with its corners. */
@@ -89,7 +89,12 @@ export function CheckStage({ open, check }: { open: OpenSession; check: SessionC
                 : 'Laying the study on its model …'}
           </p>
         ) : shown === 'beside' ? (
-          <Beside pictures={pictures} titles={titles} marks={all} />
+          <Beside
+            pictures={pictures}
+            titles={titles}
+            marks={all}
+            isInFrame={comparing.corners !== null}
+          />
         ) : shown === 'wipe' ? (
           <WipeTwo pictures={pictures} titles={titles} marks={all} />
         ) : (

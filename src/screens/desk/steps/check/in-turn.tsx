@@ -4,19 +4,13 @@ import { useEffect, useRef, useState } from 'react';
 import { Button } from '@/ui/button';
 import { useMedia } from '@/ui/use-media';
 import { useSize } from '@/ui/use-size';
-import { fitted, PictureCanvas } from './picture-canvas';
+import { fitted, PictureCanvas, type BothPictures } from './picture-canvas';
 
 /** Milliseconds that each picture stays: faster turns flicker, which hurts some people. */
 const TURN_AFTER = 1200;
 
 /** One picture after the other in the same place; by hand where motion is reduced, or when the person stops it. */
-export function InTurn({
-  pictures,
-  titles,
-}: {
-  pictures: readonly [HTMLCanvasElement, HTMLCanvasElement];
-  titles: readonly [string, string];
-}) {
+export function InTurn({ pictures, titles }: Omit<BothPictures, 'marks'>) {
   const room = useRef<HTMLDivElement>(null);
   const size = useSize(room);
   const [which, setWhich] = useState<0 | 1>(1);

@@ -43,6 +43,12 @@ export function ImportPhotograph({
   );
 }
 
+/** Many photographs scroll: the one that is looked at is seen. */
+const intoView = (item: HTMLElement | null) => {
+  const list = item?.parentElement;
+  if (item && list) list.scrollLeft = item.offsetLeft - list.offsetLeft - list.clientWidth / 2;
+};
+
 /** The photographs of the session in the order they were taken. */
 export function Photographs({
   open,
@@ -57,7 +63,7 @@ export function Photographs({
   return (
     <ul aria-label="Photographs" className="mb-2 flex gap-1.5 overflow-x-auto pb-1">
       {content.snapshots.map(({ id, stage }, i) => (
-        <li key={id} className="shrink-0">
+        <li key={id} className="shrink-0" ref={id === chosen ? intoView : undefined}>
           <button
             type="button"
             aria-pressed={id === chosen}

@@ -13,6 +13,13 @@ export interface CheckMark {
 
 type Canvas = HTMLCanvasElement;
 
+/** What is drawn of both: first what the study is held against, then the study. */
+export interface BothPictures {
+  pictures: readonly [Canvas, Canvas];
+  titles: readonly [string, string];
+  marks: readonly CheckMark[];
+}
+
 /** A drawn picture as large as its frame. */
 export function PictureCanvas({ picture, label }: { picture: Canvas; label: string }) {
   const canvas = useRef<Canvas>(null);
@@ -27,18 +34,18 @@ export function PictureCanvas({ picture, label }: { picture: Canvas; label: stri
       height={picture.height}
       role="img"
       aria-label={label}
-      className="absolute inset-0 h-full w-full"
+      className="absolute inset-0 h-full w-full object-contain"
     />
   );
 }
 
-/** Numbered rings at the places that findings speak of. */
+/** Numbered rings at the places that findings speak of; one without a number is hollow. */
 export function Marks({ marks }: { marks: readonly CheckMark[] }) {
   return marks.map(({ id, x, y, label, isStrong }) => (
     <span
       key={id}
       aria-hidden
-      className={`pointer-events-none absolute flex h-7 w-7 -translate-x-1/2 -translate-y-1/2 items-center justify-center rounded-full border-2 border-black text-sm font-semibold outline-2 outline-white ${isStrong ? 'bg-white text-black' : 'bg-black/70 text-white'}`}
+      className={`pointer-events-none absolute flex -translate-x-1/2 -translate-y-1/2 items-center justify-center rounded-full border-2 border-black text-sm font-semibold outline-2 outline-white ${label ? 'h-7 w-7' : 'h-4 w-4'} ${isStrong ? 'bg-white text-black' : label ? 'bg-black/70 text-white' : ''}`}
       style={{ left: `${x * 100}%`, top: `${y * 100}%` }}
     >
       {label}

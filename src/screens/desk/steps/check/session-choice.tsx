@@ -11,14 +11,8 @@ import { useStepView } from '../../desk-store';
 import { checkView } from './check-view';
 import type { OpenSession } from './open-session';
 
-/** Which of the study's sessions is looked at, the ways back and forward in it, and to its easel. */
-export function SessionChoice({
-  sessions,
-  open,
-}: {
-  sessions: readonly Session[];
-  open: OpenSession | null;
-}) {
+/** Which of the study's sessions is looked at, and the way to its easel. */
+export function SessionChoice({ sessions }: { sessions: readonly Session[] }) {
   const [{ session }, look] = useStepView(checkView);
   const chosen = sessions.find(({ id }) => id === session) ?? sessions[0];
   return (
@@ -33,7 +27,6 @@ export function SessionChoice({
         }))}
         onChange={(id) => look({ session: id, shot: '' })}
       />
-      {open && <SessionUndo open={open} />}
       <Link
         href={`/easel/${chosen.id}`}
         className="flex min-h-10 items-center px-1 whitespace-nowrap underline underline-offset-4"
@@ -44,8 +37,8 @@ export function SessionChoice({
   );
 }
 
-/** Its keys are the study's: the session has buttons alone. */
-function SessionUndo({ open }: { open: OpenSession }) {
+/** The ways back and forward in a session. Its keys are the study's: it has buttons alone. */
+export function SessionUndo({ open }: { open: OpenSession }) {
   const { history, undo, redo } = useStore(open.store);
   return (
     <>

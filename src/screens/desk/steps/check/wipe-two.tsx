@@ -3,18 +3,10 @@
 import { useRef, useState } from 'react';
 import { useSize } from '@/ui/use-size';
 import { WipeHandle } from '../../stage/wipe-handle';
-import { fitted, Marks, PictureCanvas, type CheckMark } from './picture-canvas';
+import { fitted, Marks, PictureCanvas, type BothPictures } from './picture-canvas';
 
 /** Both pictures in one frame, parted by a line that is dragged. */
-export function WipeTwo({
-  pictures,
-  titles,
-  marks,
-}: {
-  pictures: readonly [HTMLCanvasElement, HTMLCanvasElement];
-  titles: readonly [string, string];
-  marks: readonly CheckMark[];
-}) {
+export function WipeTwo({ pictures, titles, marks }: BothPictures) {
   const room = useRef<HTMLDivElement>(null);
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(room);
