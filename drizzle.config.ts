@@ -8,6 +8,7 @@ export default defineConfig({
     './src/server/db/shelf-schema.ts',
     './src/server/db/pattern-schema.ts',
     './src/server/db/session-schema.ts',
+    './src/server/db/courses-schema.ts',
   ],
   out: './src/server/db/migrations',
 });

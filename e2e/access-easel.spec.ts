@@ -30,7 +30,7 @@ test('no violation from the easel to the log, on any surround', async ({ page })
   await page.goto(`${app.url}/log`);
   await hasNoViolation(page, 'Log');
   await isNeutral(page);
-  for (const tab of ['what comes back', 'habits']) {
+  for (const tab of ['what comes back', 'habits', 'courses']) {
     await choose(page, 'Part of the log', tab);
     await hasNoViolation(page, `Log, ${tab}`);
   }
@@ -43,10 +43,12 @@ test('no violation from the easel to the log, on any surround', async ({ page })
   await page.goto(`${app.url}/maker?name=Mirel%20Aunstone`);
   await expect(finding(page)).toBeVisible();
   await hasNoViolation(page, 'A maker');
-  await page.goto(`${app.url}/log?replay=`);
   await page.setViewportSize({ width: 390, height: 844 });
-  await expect(finding(page)).toBeVisible();
-  expect(
-    await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
-  ).toBeLessThanOrEqual(0);
+  for (const tab of ['sessions', 'courses']) {
+    await page.goto(`${app.url}/log?tab=${tab}`);
+    await expect(finding(page)).toBeVisible();
+    expect(
+      await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
+    ).toBeLessThanOrEqual(0);
+  }
 });

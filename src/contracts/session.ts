@@ -101,6 +101,8 @@ export const sessionContentSchema = z.object({
   minutes: z.number().min(SESSION_MINUTES.min).max(SESSION_MINUTES.max),
   medium: z.enum(MEDIA),
   ground: text().max(120),
+  /** The course that it is held for, and which of that course's studies. */
+  course: asOne(z.object({ id: idSchema, study: idSchema }).nullable()),
   limits: byId(listOf(limitSchema, MAX_LIMITS)),
   /** In the order they are painted in. */
   stages: asOne(listOf(stageSchema, MAX_STAGES).min(1)),
@@ -141,6 +143,7 @@ export function newSession(title: string, aim: string, medium: Medium): SessionC
     minutes: 60,
     medium,
     ground: '',
+    course: null,
     limits: [],
     stages: stagesFor(medium).map((stage, i) => ({ id: `stage-${i + 1}`, ...stage })),
     clock: [],

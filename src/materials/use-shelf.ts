@@ -1,7 +1,5 @@
 'use client';
 
-import { useEffect, useState } from 'react';
-import { createStore, type StoreApi } from 'zustand';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import {
   readShelf,
@@ -11,39 +9,22 @@ import {
   type ShelfContent,
 } from '@/contracts/shelf';
 import { call } from '@/ui/api';
-import { documentState, type DocumentState } from '@/ui/sync/document-store';
-import { keepSaved } from '@/ui/sync/keep-saved';
 import { mergeOf } from '@/ui/sync/merge';
+import { savedOf, useSavedDocument, type SavedDocumentStore } from '@/ui/sync/use-saved-document';
 
-export type ShelfStore = StoreApi<DocumentState<ShelfContent>>;
+export type ShelfStore = SavedDocumentStore<ShelfContent>;
 
-const mergeShelves = mergeOf(shelfContentSchema);
+const merge = mergeOf(shelfContentSchema);
 
-const savedOf = ({ revision, content }: Shelf) => ({ revision, value: content });
-
-/** The shelf with its history; it saves itself and merges what another window saved. */
-export function useShelf(opened: Shelf): ShelfStore {
-  // What the page was opened with: a later rendering of it knows less than the store does.
-  const [shelf] = useState(opened);
-  const [store] = useState(() =>
-    createStore<DocumentState<ShelfContent>>((set) =>
-      documentState(shelf.content, mergeShelves, set),
-    ),
-  );
-  useEffect(
-    () =>
-      keepSaved<ShelfContent>(store, {
-        name: 'shelf',
-        save: (basedOn, content, options) =>
-          call(endpoints.saveShelf, { body: { basedOn, content } }, options),
-        fetch: async () => savedOf(await call(endpoints.getShelf, {})),
-        start: savedOf(shelf),
-        schema: shelfContentSchema,
-        read: readShelf,
-        merge: mergeShelves,
-        newer: shelfSchema.transform(savedOf),
-      }),
-    [shelf, store],
-  );
-  return store;
-}
+/** The shelf as a document that saves itself. */
+export const useShelf = (opened: Shelf): ShelfStore =>
+  useSavedDocument<ShelfContent>(opened, {
+    name: 'shelf',
+    save: (basedOn, content, options) =>
+      call(endpoints.saveShelf, { body: { basedOn, content } }, options),
+    fetch: async () => savedOf(await call(endpoints.getShelf, {})),
+    schema: shelfContentSchema,
+    read: readShelf,
+    merge,
+    newer: shelfSchema.transform((shelf) => savedOf(shelf)),
+  });

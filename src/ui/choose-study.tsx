@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { hrefOf } from '@/contracts/endpoints/endpoint';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import { useFetched } from './queries';
@@ -14,12 +14,12 @@ const MAX_LISTED = 20;
 interface Props {
   /** A study that is not offered: the one that another is wanted beside. */
   except?: string;
-  /** Where choosing a study leads. */
-  hrefFor: (id: string) => string;
+  /** Where choosing a study leads, or what it does. */
+  to: (id: string) => string | (() => void);
 }
 
 /** The studies with their pictures, the newest first, or those that answer to a search. */
-export function ChooseStudy({ except, hrefFor }: Props) {
+export function ChooseStudy({ except, to }: Props) {
   const [text, setText] = useState('');
   const [query, setQuery] = useState('');
   const { run } = useDebounced(ASK_AFTER);
@@ -55,21 +55,33 @@ export function ChooseStudy({ except, hrefFor }: Props) {
       <ul>
         {others?.map(({ id, title, pictureId }) => (
           <li key={id}>
-            <Link
-              href={hrefFor(id)}
-              className="flex min-h-14 items-center gap-3 border-b hover:bg-faint"
-            >
+            <Row to={to(id)}>
               <img
                 src={hrefOf(endpoints.getPicture, { id: pictureId, rendition: 'thumbnail' })}
                 alt=""
                 className="h-12 w-16 bg-faint object-cover"
               />
               <span className="line-clamp-2 font-serif text-lg leading-snug">{title}</span>
-            </Link>
+            </Row>
           </li>
         ))}
       </ul>
       {left > 0 && <p className="pt-2">{`And ${left} more: search for one.`}</p>}
     </>
+  );
+}
+
+const ROW = 'flex min-h-14 w-full items-center gap-3 border-b text-left hover:bg-faint';
+
+/** A way to another page, or something that is done here. */
+function Row({ to, children }: { to: string | (() => void); children: ReactNode }) {
+  return typeof to === 'string' ? (
+    <Link href={to} className={ROW}>
+      {children}
+    </Link>
+  ) : (
+    <button type="button" onClick={to} className={ROW}>
+      {children}
+    </button>
   );
 }

@@ -27,7 +27,7 @@ export function OnAnotherPicture({ from, onClose }: Props) {
       {from && (
         <ChooseStudy
           except={from.kind === 'study' ? from.id : undefined}
-          hrefFor={(id) => `/desk/${id}?step=use&take=${from.kind}.${from.id}`}
+          to={(id) => `/desk/${id}?step=use&take=${from.kind}.${from.id}`}
         />
       )}
     </Dialog>

@@ -9,6 +9,7 @@ import {
 } from '../library';
 import { readSession, sessionContentSchema, sessionDocuments, storedSession } from '../session';
 import { patternContentSchema, patternDocuments, readPattern, storedPattern } from '../pattern';
+import { coursesContentSchema, coursesDocuments, readCourses, storedCourses } from '../courses';
 import { readShelf, shelfContentSchema, shelfDocuments, storedShelf } from '../shelf';
 import { newDocument, readStudyDocument, studyDocuments, studyDocumentSchema } from '../study';
 import { mergePolicyOf, type MergePolicy } from './merge-policy';
@@ -170,6 +171,7 @@ describe('how documents are merged', () => {
       'minutes: one',
       'medium: one',
       'ground: one',
+      'course: one',
       'limits: byId',
       'limits[].id: one',
       'limits[].text: one',
@@ -201,6 +203,24 @@ describe('how documents are merged', () => {
       'checks[].excused[].why: one',
       'checks[].goal: one',
       'checks[].next: one',
+    ]);
+  });
+
+  it('is said of every key of the courses', () => {
+    expect(walk(mergePolicyOf(coursesContentSchema))).toEqual([
+      'courses: byId',
+      'courses[].id: one',
+      'courses[].title: one',
+      'courses[].aim: one',
+      'courses[].minutes: one',
+      'courses[].medium: one',
+      'courses[].allowed: one',
+      'courses[].studies: byId',
+      'courses[].studies[].id: one',
+      'courses[].studies[].studyId: one',
+      'courses[].studies[].words: one',
+      'courses[].studies[].promised: one',
+      'courses[].studies[].isLeftOut: one',
     ]);
   });
 
@@ -318,11 +338,20 @@ describe('documents of every version', () => {
     expect(readSession(storedSession(content))).toEqual(content);
   });
 
+  it.each(names.filter((name) => name.startsWith('courses-')))('are opened: %s', (name) => {
+    const stored = fixture(name) as { courses: { id: string; studies: unknown[] }[] };
+    const content = readCourses(stored);
+    expect(content.courses.map(({ id }) => id)).toEqual(stored.courses.map(({ id }) => id));
+    expect(content.courses[0].studies).toEqual(stored.courses[0].studies);
+    expect(readCourses(storedCourses(content))).toEqual(content);
+  });
+
   it('are kept of each version there was', () => {
     const kinds: [string, VersionedDocument<unknown>][] = [
       ['study', studyDocuments],
       ['library', libraryDocuments as VersionedDocument<unknown>],
       ['shelf', shelfDocuments as VersionedDocument<unknown>],
+      ['courses', coursesDocuments as VersionedDocument<unknown>],
       ['pattern', patternDocuments as VersionedDocument<unknown>],
       ['session', sessionDocuments as VersionedDocument<unknown>],
     ];

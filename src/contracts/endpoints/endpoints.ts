@@ -72,6 +72,14 @@ import {
 } from '../study';
 import { studyRevisionSchema } from '../study-history';
 import { foundStudiesSchema, studyPageSchema } from '../study-search';
+import {
+  coursesContentSchema,
+  coursesRevisionSchema,
+  coursesSchema,
+  namedStudySchema,
+  nameStudiesSchema,
+  saveCoursesSchema,
+} from '../courses';
 import { readFileSchema } from '../library-files';
 import { created, del, empty, file, get, json, lines, patch, post, put } from './endpoint';
 import { text } from '../text';
@@ -267,6 +275,20 @@ const sessions = {
   }),
 };
 
+const courses = {
+  getCourses: get('/api/courses', json(coursesSchema)),
+  saveCourses: put('/api/courses', json(revisionAnswer), { body: saveCoursesSchema }),
+  listCoursesHistory: get('/api/courses/history', json(z.array(coursesRevisionSchema))),
+  getCoursesRevision: get('/api/courses/history/:revision', json(coursesContentSchema), {
+    params: { revision },
+  }),
+  /** Titles, makers and pictures of studies that are known by their ids. */
+  nameStudies: post('/api/named-studies', json(z.array(namedStudySchema)), {
+    body: nameStudiesSchema,
+    reads: true,
+  }),
+};
+
 const rest = {
   /** Plans as a PDF, each on a page, on the paper of the first. */
   printDrawings: post('/api/prints', file, { body: drawingsSchema, reads: true }),
@@ -291,6 +313,7 @@ export const endpoints = {
   ...shelf,
   ...patterns,
   ...sessions,
+  ...courses,
   ...rest,
 };
 export type Endpoints = typeof endpoints;

@@ -5,6 +5,8 @@ import type { LoggedSession, SessionCheck } from '@/contracts/session';
 /** A session as the Log lists it. */
 export interface LogEntry {
   session: LoggedSession;
+  /** The title of the course that it was held for; empty without one. */
+  course: string;
   /** When it began, else when it was made: milliseconds since 1970. */
   at: number;
   /** Milliseconds at the easel. */
@@ -16,7 +18,11 @@ export interface LogEntry {
 }
 
 /** What each session of the Log says, the newest first. A clock that was never stopped stands where it was touched last. */
-export function logEntries(sessions: readonly LoggedSession[]): LogEntry[] {
+export function logEntries(
+  sessions: readonly LoggedSession[],
+  courses: readonly { id: string; title: string }[],
+): LogEntry[] {
+  const titles = new Map(courses.map(({ id, title }) => [id, title]));
   return sessions
     .map((session): LogEntry => {
       const { clock, stages, minutes, checks, snapshots } = session.content;
@@ -29,6 +35,7 @@ export function logEntries(sessions: readonly LoggedSession[]): LogEntry[] {
       );
       return {
         session,
+        course: titles.get(session.content.course?.id ?? '') ?? '',
         at: began ?? snapshots[0]?.at ?? Date.parse(session.createdAt),
         painted: clock.length > 0 ? readClock(clock, stages, minutes, last).painted : 0,
         check,
@@ -56,7 +63,7 @@ export const ALL_ENTRIES: LogFilter = { words: '', aim: '', medium: '', maker: '
 /** Entries that have all the words somewhere, and the aim, medium and maker. */
 export function filteredEntries(entries: readonly LogEntry[], filter: LogFilter): LogEntry[] {
   const words = filter.words.toLocaleLowerCase().split(/\s+/).filter(Boolean);
-  return entries.filter(({ session: { content, study }, mistakes }) => {
+  return entries.filter(({ session: { content, study }, course, mistakes }) => {
     if (filter.aim && content.aim !== filter.aim) return false;
     if (filter.medium && content.medium !== filter.medium) return false;
     if (filter.maker && study.maker !== filter.maker) return false;
@@ -66,6 +73,7 @@ export function filteredEntries(entries: readonly LogEntry[], filter: LogFilter)
       content.second,
       content.medium,
       content.ground,
+      course,
       study.title,
       study.maker,
       ...content.limits.map((limit) => limit.text),

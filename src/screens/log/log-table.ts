@@ -7,11 +7,12 @@ const round = (n: number) => Math.round(n * 100) / 100;
 /** The Log as a table for a spreadsheet, a session a line. */
 export const logTable = (entries: readonly LogEntry[]): string =>
   Papa.unparse(
-    entries.map(({ session: { content, study }, at, painted, check, mistakes }) => ({
+    entries.map(({ session: { content, study }, course, at, painted, check, mistakes }) => ({
       date: format(at, 'yyyy-MM-dd HH:mm'),
       title: content.title,
       model: study.title,
       maker: study.maker,
+      course,
       aim: content.aim,
       'second aim': content.second,
       medium: content.medium,

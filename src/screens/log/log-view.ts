@@ -1,7 +1,7 @@
 import { addressCodec, oneOf, text } from '@/ui/address';
 import type { LogFilter } from './log-entries';
 
-export const LOG_TABS = ['sessions', 'mistakes', 'habits'] as const;
+export const LOG_TABS = ['sessions', 'mistakes', 'habits', 'courses'] as const;
 
 /** How the Log is looked at. */
 export interface LogView extends LogFilter {

@@ -18,7 +18,7 @@ const session = (id: string, part: Partial<LoggedSession['content']> = {}): Logg
 describe('the log', () => {
   it('lists sessions by when they began, with what was painted and found', () => {
     const unpainted = session('b', { clock: [], snapshots: [], checks: [] });
-    const [first, second] = logEntries([session('a'), unpainted]);
+    const [first, second] = logEntries([session('a'), unpainted], []);
     expect([first.session.id, second.session.id]).toEqual(['b', 'a']);
     expect(second).toMatchObject({ at: 1_780_000_000_000, painted: 1_200_000 });
     expect(second.mistakes!.map(({ kind }) => kind)).toContain('middles too light');
@@ -28,15 +28,16 @@ describe('the log', () => {
   });
 
   it('stops a clock that was never stopped where it was touched last', () => {
-    const [{ painted }] = logEntries([
-      session('a', { clock: [{ id: 'a', at: 1_780_000_000_000, is: 'start' }] }),
-    ]);
+    const [{ painted }] = logEntries(
+      [session('a', { clock: [{ id: 'a', at: 1_780_000_000_000, is: 'start' }] })],
+      [],
+    );
     // The snapshot is from 500 seconds later.
     expect(painted).toBe(500_000);
   });
 
   it('is found by words in any part, by aim, medium and maker', () => {
-    const entries = logEntries([session('a'), session('b', { aim: 'speed', medium: 'inks' })]);
+    const entries = logEntries([session('a'), session('b', { aim: 'speed', medium: 'inks' })], []);
     const found = (part: Partial<typeof ALL_ENTRIES>) =>
       filteredEntries(entries, { ...ALL_ENTRIES, ...part }).map((entry) => entry.session.id);
     expect(found({})).toHaveLength(2);
@@ -44,11 +45,14 @@ describe('the log', () => {
     expect(found({ words: 'inks' })).toEqual(['b']);
     expect(found({ words: 'too light', aim: 'values' })).toEqual(['a']);
     expect(found({ maker: 'Nobody' })).toEqual([]);
+    const held = logEntries([session('a')], [{ id: 'course', title: 'Dusk, four ways' }]);
+    expect(filteredEntries(held, { ...ALL_ENTRIES, words: 'four ways' })).toHaveLength(1);
+    expect(logTable(held)).toContain('Dusk, four ways');
     expect(choicesIn(entries, (entry) => entry.session.content.medium)).toEqual(['inks', 'paint']);
   });
 
   it('is a table that a spreadsheet takes for text, and our JSON with everything', () => {
-    const entries = logEntries([session('a', { title: '=1+1' })]);
+    const entries = logEntries([session('a', { title: '=1+1' })], []);
     const [row] = Papa.parse<Record<string, string>>(logTable(entries), {
       header: true,
       delimiter: ',',
@@ -62,7 +66,7 @@ describe('the log', () => {
 
   it('says what was painted and what comes back', () => {
     expect(logSentence([], [])).toContain('Nothing was painted');
-    const entries = logEntries([session('a'), session('b')]);
+    const entries = logEntries([session('a'), session('b')], []);
     const mistakes = recurringMistakes(
       entries.map(({ session: { id }, at, mistakes: own }, i) => ({
         id,

@@ -1,7 +1,10 @@
 'use client';
 
 import { useMemo, useState } from 'react';
+import { useStore } from 'zustand';
+import { queueOf } from '@/core/session/course';
 import { recurringMistakes } from '@/core/session/recurring';
+import type { Courses } from '@/contracts/courses';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { LoggedSession } from '@/contracts/session';
 import { addressOf } from '@/ui/address';
@@ -9,6 +12,10 @@ import { Choice } from '@/ui/choice';
 import { useStored } from '@/ui/queries';
 import { TopLine } from '@/ui/shell';
 import { useAddress } from '@/ui/use-address';
+import { courseSittings, dayOf } from './courses/course-sittings';
+import { coursesSentence } from './courses/course-words';
+import { CoursesTab } from './courses/courses-tab';
+import { useCourses, useStudyNames } from './courses/use-courses';
 import { ExportLog } from './export-log';
 import { MistakesTab } from './mistakes-tab';
 import { HabitsTab } from './habits-tab';
@@ -19,23 +26,33 @@ import { logSentence } from './log-words';
 import { Replay } from './replay';
 import { SessionsTab } from './sessions-tab';
 
-const TAB_TITLES = { sessions: 'sessions', mistakes: 'what comes back', habits: 'habits' };
+const TAB_TITLES = {
+  sessions: 'sessions',
+  mistakes: 'what comes back',
+  habits: 'habits',
+  courses: 'courses',
+};
 
 /** Sessions and checks, what keeps going wrong, and what one keeps to. */
 export function Log({
   sessions: brought,
+  courses: openedCourses,
   opened,
   openedAt,
 }: {
   sessions: LoggedSession[];
+  courses: Courses;
   opened: LogView;
   openedAt: number;
 }) {
   const sessions = useStored(endpoints.listSessions, {}, brought);
+  const coursesStore = useCourses(openedCourses);
+  const courses = useStore(coursesStore, ({ history }) => history.present);
+  const names = useStudyNames(courses);
   const [view, setView] = useState(opened);
   const look = (part: Partial<LogView>) => setView((was) => ({ ...was, ...part }));
   useAddress(addressOf(logCodec, view));
-  const all = useMemo(() => logEntries(sessions), [sessions]);
+  const all = useMemo(() => logEntries(sessions, courses.courses), [sessions, courses]);
   const entries = useMemo(() => filteredEntries(all, view), [all, view]);
   const mistakes = useMemo(
     () =>
@@ -46,6 +63,10 @@ export function Log({
       ),
     [entries],
   );
+  const sittings = useMemo(() => courseSittings(all, openedAt), [all, openedAt]);
+  const queue = useMemo(() => queueOf(courses.courses, sittings), [courses, sittings]);
+  const today = dayOf(openedAt);
+  const isOfCourses = view.tab === 'courses';
   const replayed = all.find(({ session }) => session.id === view.replay) ?? null;
   return (
     <div className="flex min-h-dvh flex-col bg-surround">
@@ -56,20 +77,23 @@ export function Log({
           className="mb-4 max-w-3xl font-serif text-2xl leading-tight text-pretty"
           data-testid="finding"
         >
-          {logSentence(entries, mistakes)}
+          {isOfCourses
+            ? coursesSentence(courses.courses, sittings, queue, names, today)
+            : logSentence(entries, mistakes)}
         </p>
-        {all.length > 0 && (
+        <div className="mb-3 flex flex-wrap items-end justify-between gap-3 print:hidden">
+          <Choice
+            label="Part of the log"
+            showLabel={false}
+            value={view.tab}
+            options={LOG_TABS.map((value) => ({ value, title: TAB_TITLES[value] }))}
+            onChange={(tab) => look({ tab })}
+          />
+          {!isOfCourses && all.length > 0 && <ExportLog entries={entries} />}
+        </div>
+        {isOfCourses && <CoursesTab {...{ store: coursesStore, sittings, queue, names, today }} />}
+        {!isOfCourses && all.length > 0 && (
           <>
-            <div className="mb-3 flex flex-wrap items-end justify-between gap-3 print:hidden">
-              <Choice
-                label="Part of the log"
-                showLabel={false}
-                value={view.tab}
-                options={LOG_TABS.map((value) => ({ value, title: TAB_TITLES[value] }))}
-                onChange={(tab) => look({ tab })}
-              />
-              <ExportLog entries={entries} />
-            </div>
             <LogFilters all={all} filter={view} count={entries.length} onChange={look} />
             {view.tab === 'sessions' && (
               <SessionsTab entries={entries} onReplay={(replay) => look({ replay })} />

@@ -39,7 +39,7 @@ export function SessionsTab({
     <>
       <ol aria-label="Sessions">
         {entries.slice(0, shown).map((entry) => {
-          const { session, at, painted, check, mistakes } = entry;
+          const { session, course, at, painted, check, mistakes } = entry;
           const { content, study } = session;
           return (
             <li
@@ -60,6 +60,7 @@ export function SessionsTab({
                   {format(at, 'EEEE, d MMMM yyyy')} · {content.aim}
                   {content.second && `, then ${content.second}`} · {content.medium}
                   {content.ground && ` on ${content.ground}`}
+                  {course && ` · ${course}`}
                   {painted > 0 && ` · ${durationWords(painted)}`}
                   {study.maker && (
                     <>

@@ -18,9 +18,7 @@ export function CompareDialog({ one, onClose }: Props) {
       title="Compare"
       about={`Which study is “${one?.title ?? ''}” to be held against?`}
     >
-      {one && (
-        <ChooseStudy except={one.id} hrefFor={(id) => `/compare?one=${one.id}&other=${id}`} />
-      )}
+      {one && <ChooseStudy except={one.id} to={(id) => `/compare?one=${one.id}&other=${id}`} />}
     </Dialog>
   );
 }

@@ -6,6 +6,7 @@ import { newSession, sessionContentSchema, type SessionContent } from '@/contrac
 import { MEDIA } from '@/contracts/study';
 import { beginSession, getSession, restoreSession, saveSession } from '../sessions/sessions';
 import { keepSnapshot } from '../sessions/snapshots';
+import { readDemoCourses } from './demo-courses';
 import { putBack } from './put-back';
 import { demoFolder, demoId } from './story';
 
@@ -40,12 +41,14 @@ export async function seedSessions(): Promise<void> {
     path.join(/*turbopackIgnore: true*/ demoFolder(), 'sessions.json'),
     'utf8',
   );
-  for (const sitting of z.array(sittingSchema).parse(JSON.parse(text))) await seedSession(sitting);
+  const { ofSitting } = await readDemoCourses();
+  for (const sitting of z.array(sittingSchema).parse(JSON.parse(text)))
+    await seedSession(sitting, ofSitting.get(sitting.id) ?? null);
 }
 
-async function seedSession(sitting: StorySitting): Promise<void> {
+async function seedSession(sitting: StorySitting, course: SessionContent['course']): Promise<void> {
   const id = demoId('session', sitting.id);
-  const content = contentOf(sitting);
+  const content = { ...contentOf(sitting), course };
   const was = await putBack(
     () => getSession(id),
     () => restoreSession(id),

@@ -24,6 +24,7 @@ import { createStudy, getStudy, restoreStudy, saveStudy } from '../studies/studi
 import { contentOfBegun, readBegunPalettes } from './begun-palettes';
 import { withLayers, withRecipes } from './demo-recipes';
 import { seedPatterns } from './demo-patterns';
+import { seedCourses } from './demo-courses';
 import { seedSessions } from './demo-sessions';
 import { readDemoShelf, seedShelf } from './demo-shelf';
 import { putBack } from './put-back';
@@ -65,6 +66,7 @@ export async function seedDemo({ onStep, signal }: Seeding = {}): Promise<number
       await keepSearch(name, search, demoId('search', name));
     await seedShelf();
     await seedPatterns();
+    await seedCourses();
     await seedSessions();
     return story.length;
   } finally {

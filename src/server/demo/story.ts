@@ -84,7 +84,9 @@ export function demoId(
     | 'try'
     | 'pattern'
     | 'colourway'
-    | 'session',
+    | 'session'
+    | 'course'
+    | 'course study',
   name: string,
 ): string {
   const hex = createHash('sha256').update(`bold prism demo, ${kind}: ${name}`).digest('hex');

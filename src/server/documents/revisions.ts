@@ -3,6 +3,7 @@ import { differenceInMinutes } from 'date-fns';
 import { and, desc, eq, inArray } from 'drizzle-orm';
 import { database } from '../db/client';
 import type { Database } from '../db/open';
+import type { coursesRevision } from '../db/courses-schema';
 import { libraryRevision } from '../db/library-schema';
 import type { studyRevision } from '../db/schema';
 import type { patternRevision } from '../db/pattern-schema';
@@ -14,6 +15,7 @@ export type Writer = Pick<Database, 'insert' | 'delete' | 'select' | 'update' | 
 
 /** Tables of revisions have the same columns, whatever they are of. */
 type RevisionTable =
+  | typeof coursesRevision
   | typeof libraryRevision
   | typeof patternRevision
   | typeof sessionRevision

@@ -5,6 +5,7 @@ import { guessRecord, keepAttempt } from '../drills/attempts';
 import { drawingsPdf } from '../print/drawing-pdf';
 import { download, inLines } from '../respond';
 import { getSettings, saveSettings } from '../settings/settings';
+import { coursesHandlers } from './courses';
 import { drawerHandlers } from './drawers';
 import type { Handlers } from './handler';
 import { keepHandlers } from './keep';
@@ -25,6 +26,7 @@ export const handlers: Handlers = {
   ...shelfHandlers,
   ...patternHandlers,
   ...sessionHandlers,
+  ...coursesHandlers,
   guessRecord: () => guessRecord(),
   keepAttempt: ({ body }) => keepAttempt(body),
   printDrawings: async ({ body }) =>

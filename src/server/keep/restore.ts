@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { sql } from 'drizzle-orm';
 import { cutText } from '@/core/text';
+import { readCourses } from '@/contracts/courses';
 import { readShelf } from '@/contracts/shelf';
 import type { KeptThing, Restored, RestoreOrder } from '@/contracts/keep';
 import { database } from '../db/client';
@@ -8,6 +9,7 @@ import { rows } from '../db/rows';
 import { indexStale } from '../libraries/libraries';
 import type { Archive } from './archive';
 import type { Writer as DocumentWriter } from '../documents/revisions';
+import { addCourses } from '../courses/courses';
 import { addToShelf } from '../shelf/shelf';
 import { refreshReading } from '../readings/refresh';
 import { mapped, put, remapped, type RowWriter } from './put-rows';
@@ -148,7 +150,7 @@ async function restoreLibraries(
     await put(tx, table, remapped(archive.rows(table), 'library_id', ids));
 }
 
-/** Folders, searches, guesses, materials, patterns and sessions that are not here; settings where none were made. */
+/** Folders, searches, guesses, materials, courses, patterns and sessions that are not here; settings where none were made. */
 async function restoreRest(tx: DocumentWriter, archive: Archive): Promise<void> {
   await put(tx, 'folder', archive.rows('folder'), true);
   await put(tx, 'saved_search', archive.rows('saved_search'), true);
@@ -163,20 +165,28 @@ async function restoreRest(tx: DocumentWriter, archive: Archive): Promise<void> 
     true,
   );
   await put(tx, 'setting', archive.rows('setting'), true);
-  await restoreShelf(tx, archive);
+  await restoreSingle(tx, archive, 'shelf', async (content) => addToShelf(tx, readShelf(content)));
+  await restoreSingle(tx, archive, 'courses', async (content) =>
+    addCourses(tx, readCourses(content)),
+  );
   await restorePatterns(tx, archive);
   await restoreSessions(tx, archive, studies);
 }
 
-/** A whole shelf with its history where none is here, else what it has and the one here lacks. */
-async function restoreShelf(tx: DocumentWriter, archive: Archive): Promise<void> {
-  const here = await rows<{ id: string }>(sql`select id from shelf`, tx);
+/** A document of which a store has one: whole with its history where none is here, else what it has and the one here lacks. */
+async function restoreSingle(
+  tx: DocumentWriter,
+  archive: Archive,
+  table: 'shelf' | 'courses',
+  add: (content: unknown) => Promise<void>,
+): Promise<void> {
+  const here = await rows<{ id: string }>(sql`select id from ${sql.identifier(table)}`, tx);
   if (here.length === 0) {
-    await put(tx, 'shelf', archive.rows('shelf'));
-    await put(tx, 'shelf_revision', archive.rows('shelf_revision'));
+    await put(tx, table, archive.rows(table));
+    await put(tx, `${table}_revision`, archive.rows(`${table}_revision`));
     return;
   }
-  for await (const row of archive.rows('shelf')) await addToShelf(tx, readShelf(row.content));
+  for await (const row of archive.rows(table)) await add(row.content);
 }
 
 async function studyIds(tx: RowWriter): Promise<Set<string>> {

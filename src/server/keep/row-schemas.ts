@@ -5,6 +5,7 @@ import { swatchRecipeSchema } from '@/core/mixing/swatch-recipe';
 import { wellFormedText } from '@/core/text';
 import { guessSchema } from '@/contracts/attempt';
 import { oklabSchema } from '@/contracts/colour';
+import { readCourses } from '@/contracts/courses';
 import { provenanceSchema, readLibraryContent, swatchPartsSchema } from '@/contracts/library';
 import { librarySearchSchema } from '@/contracts/library-search';
 import { followsSchema, setsSchema, swatchChangeSchema, targetSchema } from '@/contracts/palette';
@@ -61,6 +62,8 @@ const BY_COLUMN: Readonly<Record<string, z.ZodType>> = {
   'pattern.content': readBy(readPattern),
   'pattern_revision.content': readBy(readPattern),
   'pattern_drawing.facts': drawingFactsSchema,
+  'courses.content': readBy(readCourses),
+  'courses_revision.content': readBy(readCourses),
   'session.content': readBy(readSession),
   'session_revision.content': readBy(readSession),
   'saved_search.search': readBy((stored) => librarySearchSchema.parse(stored)),

@@ -1,5 +1,6 @@
 import { getTableName, is } from 'drizzle-orm';
 import { getTableConfig, PgTable } from 'drizzle-orm/pg-core';
+import * as coursesSchema from '../db/courses-schema';
 import * as librarySchema from '../db/library-schema';
 import * as patternSchema from '../db/pattern-schema';
 import * as schema from '../db/schema';
@@ -16,6 +17,7 @@ const EXPORTS: readonly unknown[] = Object.values({
   ...patternSchema,
   ...sessionSchema,
   ...shelfSchema,
+  ...coursesSchema,
 });
 const SCHEMAS = EXPORTS.filter(
   (value): value is PgTable => is(value, PgTable) && !APART.includes(value),

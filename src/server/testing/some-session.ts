@@ -5,6 +5,7 @@ export const fullSession = (): SessionContent => ({
   ...newSession('Roofs in the rain', 'values', 'paint'),
   second: 'edges',
   ground: 'grey card',
+  course: { id: 'course', study: 'first' },
   limits: [{ id: 'limit', text: 'three tubes', kept: true }],
   clock: [
     { id: 'a', at: 1_780_000_000_000, is: 'start' },

@@ -1,36 +1,37 @@
 'use client';
 
-import { ArrowDown, ArrowUp, Play, X } from 'lucide-react';
+import { Play } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { STAGE_PICTURES } from '@/core/session/stages';
+import type { Course } from '@/contracts/courses';
+import { endpoints } from '@/contracts/endpoints/endpoints';
 import {
   MAX_LIMITS,
-  MAX_STAGES,
   newSession,
   SESSION_MINUTES,
   sessionContentSchema,
   type SessionContent,
 } from '@/contracts/session';
 import { AIMS, MEDIA } from '@/contracts/study';
-import { newId } from '@/study/edits';
-import { dropStage, editStage, moveStage, withMedium } from '@/study/session-edits';
+import { withMedium } from '@/study/session-edits';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { NoteField, TextField } from '@/ui/field';
 import { showError } from '@/ui/notices';
+import { useFetched } from '@/ui/queries';
 import { Select } from '@/ui/select';
 import { useDocument, useStepView } from '../../desk-store';
 import { checkView } from './check-view';
+import { StageList } from './stage-list';
 import { useBeginSession } from './use-begin-session';
 
 /** Opens the form that a session is begun with. */
 export function BeginSession() {
-  const [{ limits }, look] = useStepView(checkView);
-  const [isOpen, setOpen] = useState(limits !== '');
+  const [{ limits, course, entry }, look] = useStepView(checkView);
+  const [isOpen, setOpen] = useState(limits !== '' || course !== '');
   const close = () => {
     setOpen(false);
-    look({ limits: '' });
+    look({ limits: '', course: '', entry: '' });
   };
   return (
     <>
@@ -44,23 +45,52 @@ export function BeginSession() {
         about="One aim, a time, and what each stage is about."
         wide
       >
-        {isOpen && <SessionForm limits={limits} />}
+        {isOpen && !course && <SessionForm limits={limits} course={null} />}
+        {isOpen && course && <CourseSessionForm limits={limits} course={course} entry={entry} />}
       </Dialog>
     </>
   );
 }
 
-function SessionForm({ limits }: { limits: string }) {
+/** The form for a study of a course, once what the course says was fetched. */
+function CourseSessionForm({
+  limits,
+  course: id,
+  entry,
+}: {
+  limits: string;
+  course: string;
+  entry: string;
+}) {
+  const { data, error } = useFetched(endpoints.getCourses, {});
+  if (error) return <p role="alert">{error.message}</p>;
+  if (!data) return <p role="status">Looking up the course …</p>;
+  const course = data.content.courses.find((one) => one.id === id);
+  // A course that was taken away since leaves a session without one.
+  return <SessionForm limits={limits} course={course ? { ...course, entry } : null} />;
+}
+
+function SessionForm({
+  limits,
+  course,
+}: {
+  limits: string;
+  /** The course that it is held for, with the id of its study there. */
+  course: (Course & { entry: string }) | null;
+}) {
   const title = useDocument((document) => document.title);
   const aims = useDocument((document) => document.aims);
   const medium = useDocument((document) => document.medium);
   const router = useRouter();
   const begin = useBeginSession();
   const [session, setSession] = useState<SessionContent>(() => ({
-    ...newSession(title, aims[0] ?? 'values', medium),
-    second: aims[1] ?? '',
+    ...newSession(title, course?.aim ?? aims[0] ?? 'values', course?.medium ?? medium),
+    ...(course && { minutes: course.minutes, course: { id: course.id, study: course.entry } }),
+    second: aims.find((aim) => aim !== (course?.aim ?? aims[0])) ?? '',
   }));
-  const [allowed, setAllowed] = useState(limits);
+  const [allowed, setAllowed] = useState(
+    [course?.allowed.trim(), limits].filter(Boolean).join('\n'),
+  );
   const [isSent, setSent] = useState(false);
   const set = (part: Partial<SessionContent>) => setSession((was) => ({ ...was, ...part }));
   const whole = {
@@ -90,6 +120,11 @@ function SessionForm({ limits }: { limits: string }) {
         void send();
       }}
     >
+      {course && (
+        <p className="mb-2 text-[15px]">
+          For the course <span className="font-serif text-lg">{course.title}</span>
+        </p>
+      )}
       <div className="grid grid-cols-2 gap-x-4 gap-y-2 max-sm:grid-cols-1">
         <TextField
           label="Title"
@@ -167,113 +202,5 @@ function SessionForm({ limits }: { limits: string }) {
         </Button>
       </div>
     </form>
-  );
-}
-
-const SHOWS_TITLES: Readonly<Record<(typeof STAGE_PICTURES)[number], string>> = {
-  picture: 'the picture',
-  squint: 'squinting',
-  zones: 'its zones',
-  plan: 'two values',
-  palette: 'the palette',
-  none: 'nothing',
-};
-
-function StageList({
-  session,
-  onChange,
-}: {
-  session: SessionContent;
-  onChange: (edit: (was: SessionContent) => SessionContent) => void;
-}) {
-  const { stages, minutes } = session;
-  const sum = stages.reduce((total, { share }) => total + share, 0) || 1;
-  return (
-    <>
-      <ol>
-        {stages.map(({ id, name, share, shows }, i) => (
-          <li key={id} className="flex items-center gap-1.5 border-b py-1">
-            <input
-              aria-label={`Name of stage ${i + 1}`}
-              value={name}
-              maxLength={40}
-              onChange={({ target }) =>
-                onChange((was) => editStage(was, id, { name: target.value }))
-              }
-              className="h-10 min-w-0 grow border border-line bg-sheet px-2 text-[15px]"
-            />
-            <input
-              aria-label={`Share of ${name}, in per cent`}
-              type="number"
-              min={0}
-              max={100}
-              value={Math.round(share * 100)}
-              onChange={({ target }) =>
-                onChange((was) =>
-                  editStage(was, id, {
-                    share: Math.min(1, Math.max(0, (target.valueAsNumber || 0) / 100)),
-                  }),
-                )
-              }
-              className="h-10 w-16 border border-line bg-sheet px-2 text-[15px]"
-            />
-            <span className="w-16 text-sm whitespace-nowrap text-soft">
-              {Number.isFinite(minutes) ? `${Math.round((share / sum) * minutes)} min` : ''}
-            </span>
-            <Select
-              label={`Shown beside ${name}`}
-              value={shows}
-              options={STAGE_PICTURES.map((value) => ({ value, title: SHOWS_TITLES[value] }))}
-              onChange={(next) => onChange((was) => editStage(was, id, { shows: next }))}
-            />
-            <Button
-              weight="quiet"
-              aria-label={`${name} earlier`}
-              disabled={i === 0}
-              onClick={() => onChange((was) => moveStage(was, id, -1))}
-            >
-              <ArrowUp size={16} aria-hidden />
-            </Button>
-            <Button
-              weight="quiet"
-              aria-label={`${name} later`}
-              disabled={i === stages.length - 1}
-              onClick={() => onChange((was) => moveStage(was, id, 1))}
-            >
-              <ArrowDown size={16} aria-hidden />
-            </Button>
-            <Button
-              weight="quiet"
-              aria-label={`Remove ${name}`}
-              disabled={stages.length === 1}
-              onClick={() => onChange((was) => dropStage(was, id))}
-            >
-              <X size={16} aria-hidden />
-            </Button>
-          </li>
-        ))}
-      </ol>
-      <Button
-        weight="quiet"
-        disabled={stages.length >= MAX_STAGES}
-        onClick={() =>
-          onChange((was) => ({
-            ...was,
-            stages: [
-              ...was.stages,
-              {
-                id: newId(),
-                name: 'Another stage',
-                about: '',
-                share: 0.1,
-                shows: 'picture',
-              },
-            ],
-          }))
-        }
-      >
-        Add a stage
-      </Button>
-    </>
   );
 }

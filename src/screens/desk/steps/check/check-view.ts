@@ -18,6 +18,9 @@ interface CheckView {
   as: CheckTreatment;
   /** What a session that is begun is to be held to, a line each: a maker's manner. */
   limits: string;
+  /** The course that a session is begun for, and which of that course's studies. */
+  course: string;
+  entry: string;
 }
 
 export const checkView: StepView<CheckView> = {
@@ -29,5 +32,7 @@ export const checkView: StepView<CheckView> = {
     look: oneOf('look', CHECK_LOOKS, 'beside'),
     as: oneOf('as', CHECK_TREATMENTS, 'plain'),
     limits: text('limits', 600),
+    course: text('course', 40),
+    entry: text('entry', 40),
   }),
 };
