@@ -1,17 +1,12 @@
 import path from 'node:path';
 import { compare } from '@/core/compare/compare';
-import type { Picture } from '@/core/picture/picture';
 import { demoFolder } from '@/server/demo/story';
-import { drawingPair, DRAWING_FAULTS, type DrawingPair } from './testing/drawing-pairs';
+import { drawingPair, DRAWING_FAULTS, isPlanted } from './testing/drawing-pairs';
 import { pictureOfFile } from './testing/study-pairs';
 
 const NAMES = ['conductor.webp', 'lower-station.webp', 'winch-room.webp', 'summit.jpg'];
 /** Looked at while this was made; docs/checking.md has figures of others. */
 const SEED = 100;
-
-const isNear = ({ place, radius }: DrawingPair, { width, height }: Picture, x: number, y: number) =>
-  Math.hypot((x - place.x) * width, (y - place.y) * height) / Math.max(width, height) <
-  radius + 0.03;
 
 describe('what is drawn otherwise in studies of the demo’s pictures', () => {
   const said: { kind: string; isRight: boolean }[] = [];
@@ -25,15 +20,15 @@ describe('what is drawn otherwise in studies of the demo’s pictures', () => {
         const pair = drawingPair(picture, kind, SEED);
         const found = compare(pair.model, pair.photo)!;
         const all = [
-          ...found.edges.map(({ is, x, y }) => ({ kind: is as string, x, y })),
-          ...found.flattened.map(({ x, y }) => ({ kind: 'flattened', x, y })),
-        ].map(({ kind: of, x, y }) => ({
-          kind: of,
-          isRight: of === pair.kind && isNear(pair, pair.model, x, y),
-        }));
+          ...found.edges.map(({ is, x, y }) => ({ kind: is, x, y })),
+          ...found.flattened.map(({ x, y }) => ({ kind: 'flattened' as const, x, y })),
+        ].map(({ kind: of, x, y }) => ({ kind: of, isRight: isPlanted(pair, of, x, y) }));
         said.push(...all);
         if (pair.kind !== 'none')
-          planted.push({ kind: pair.kind, isFound: all.some(({ isRight }) => isRight) });
+          planted.push({
+            kind: pair.kind,
+            isFound: all.some(({ kind: of, isRight }) => isRight && of === pair.kind),
+          });
       }
     },
     200_000,

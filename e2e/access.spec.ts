@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { hasNoViolation, isNeutral, surroundOf, SURROUND_TITLES } from './accessible';
+import { hasNoViolation, hasNoViolationHere, isNeutral, surroundOf, SURROUND_TITLES } from './accessible';
 import { expect, test, appFor } from './app';
 import { choose, deskIsSet, openStudy, toStep, toTab, tray } from './page-actions';
 
@@ -247,11 +247,12 @@ async function fitsFingers(page: Page, where: string): Promise<void> {
 
 async function fitsAndHasNoViolation(page: Page, where: string): Promise<void> {
   await fitsFingers(page, where);
-  await hasNoViolation(page, where);
+  // Its greys were held against each surround at another width.
+  await hasNoViolationHere(page, where);
 }
 
 for (const size of SIZES) {
-  test(`at ${size.width} × ${size.height}: no violation on any surround, nothing too wide, targets for fingers`, async ({
+  test(`at ${size.width} × ${size.height}: no violation, nothing too wide, targets for fingers`, async ({
     page,
   }) => {
     test.setTimeout(300_000);

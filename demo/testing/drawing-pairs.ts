@@ -3,12 +3,12 @@ import { blocksOf } from '../../src/core/picture/blocks';
 import { smoothed, stepsAtScale, largestAbout } from '../../src/core/compare/scale-steps';
 import type { Grid } from '../../src/core/compare/value-grid';
 import { MASS_CELLS } from '../../src/core/measure/masses';
-import { pictureOf, type Picture } from '../../src/core/picture/picture';
-import { byteOfLinear, luminance } from '../../src/core/colour/srgb';
+import type { Picture } from '../../src/core/picture/picture';
+import { luminance } from '../../src/core/colour/srgb';
 import { luminanceOfValue, quickValueOfLuminance } from '../../src/core/colour/value';
 import { chance, type Chance } from '../painter/chance';
 import { photographedStudy, shifted, type Light } from '../painter/photographed-study';
-import { photography } from './study-pairs';
+import { photography, pictureOfLight, slightShift } from './study-pairs';
 
 export const DRAWING_FAULTS = ['lost', 'found', 'flattened', 'none'] as const;
 export type DrawingFaultKind = (typeof DRAWING_FAULTS)[number];
@@ -26,23 +26,24 @@ export interface DrawingPair {
 
 const RADIUS = 0.13;
 
+/** Whether what is said of a place (fractions of the model) was planted there. What is laid flat loses its edges too. */
+export function isPlanted(
+  { kind, place, radius, model: { width, height } }: DrawingPair,
+  said: DrawingFaultKind,
+  x: number,
+  y: number,
+): boolean {
+  const off = Math.hypot((x - place.x) * width, (y - place.y) * height) / Math.max(width, height);
+  return off < radius + 0.03 && (said === kind || (kind === 'flattened' && said === 'lost'));
+}
+
 const AS_IT_IS = { value: 0, valueGain: 1, chromaGain: 1, hueTurn: 0 };
 
 /** `kind` says what is to be planted. An edge is too hard in the study where the model was made soft. */
 export function drawingPair(picture: Picture, kind: DrawingFaultKind, seed: number): DrawingPair {
   const random = chance(seed * 77 + picture.data[4000] * 13 + 1);
-  const about = (by: number) => (random() * 2 - 1) * by;
   const place = kind === 'none' ? null : placeFor(picture, kind, random);
-  const light = shifted(
-    picture,
-    {
-      value: about(0.3),
-      valueGain: 1 + about(0.1),
-      chromaGain: 1 + about(0.2),
-      hueTurn: about(8),
-    },
-    [],
-  );
+  const light = shifted(picture, slightShift(random), []);
   const isModelDrawn = kind === 'found';
   const drawn = place && !isModelDrawn ? redrawn(light, kind, place) : light;
   const { picture: photo } = photographedStudy(
@@ -59,13 +60,6 @@ export function drawingPair(picture: Picture, kind: DrawingFaultKind, seed: numb
     place: place ?? { x: 0, y: 0 },
     radius: RADIUS,
   };
-}
-
-function pictureOfLight({ width, height, light }: Light): Picture {
-  const data = new Uint8ClampedArray(width * height * 4).fill(255);
-  for (let p = 0; p < width * height; p++)
-    for (let k = 0; k < 3; k++) data[p * 4 + k] = byteOfLinear(light[p * 3 + k]);
-  return pictureOf(width, height, data);
 }
 
 /** A place where the model has what is to be lost, found or flattened. */

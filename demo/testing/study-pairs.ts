@@ -15,6 +15,8 @@ import {
 import { bytesOfPlate, plateFromBytes } from '../painter/plate';
 import { wandering, type Layer } from '../painter/strokes';
 import { byteOfLinear, LINEAR_OF_BYTE, luminance } from '../../src/core/colour/srgb';
+import { smoothed } from '../../src/core/compare/scale-steps';
+import { DEFAULT_SQUINT } from '../../src/core/picture/squint';
 import { quickValueOfLuminance } from '../../src/core/colour/value';
 
 /** A fault where it was planted: how much of it each pixel of the model has, 0–1. */
@@ -23,6 +25,8 @@ export type PlantedFault = Fault & { mask: Float32Array };
 /** A model and the photograph of a study of it, with all that is known of it because it was made so. */
 export interface StudyPair {
   model: Picture;
+  /** The study as it was painted, before anything was photographed. */
+  study: Picture;
   photo: Picture;
   shift: Shift;
   faults: PlantedFault[];
@@ -65,15 +69,14 @@ export function studyPair(model: Picture, seed: number): StudyPair {
   const faults: PlantedFault[] = [];
   while (faults.length < 2) faults.push(plantedFault(model, random, faults[0]?.mask ?? null));
   const isRepainted = seed % REPAINTED === 3;
-  const study = shifted(model, shift, faults);
+  const plain = shifted(model, shift, faults);
+  const study = isRepainted ? repainted(plain, seed) : plain;
   const shot = photography(seed, model.width / model.height);
-  const { picture, corners, card } = photographedStudy(
-    isRepainted ? repainted(study, seed) : study,
-    shot,
-  );
+  const { picture, corners, card } = photographedStudy(study, shot);
   const isInside = card?.every((at) => at > 0.03 && at < 0.97);
   return {
     model,
+    study: pictureOfLight(study),
     photo: picture,
     shift,
     faults,
@@ -81,6 +84,24 @@ export function studyPair(model: Picture, seed: number): StudyPair {
     card: card && isInside && shot.margin === 0 ? { x: card[0], y: card[1] } : null,
     hasMargin: shot.margin > 0,
     isRepainted,
+  };
+}
+
+export function pictureOfLight({ width, height, light }: Light): Picture {
+  const data = new Uint8ClampedArray(width * height * 4).fill(255);
+  for (let p = 0; p < width * height; p++)
+    for (let k = 0; k < 3; k++) data[p * 4 + k] = byteOfLinear(light[p * 3 + k]);
+  return pictureOf(width, height, data);
+}
+
+/** What a painter is off by on the whole when nothing is wrong. */
+export function slightShift(random: Chance): Shift {
+  const about = (by: number) => (random() * 2 - 1) * by;
+  return {
+    value: about(0.3),
+    valueGain: 1 + about(0.1),
+    chromaGain: 1 + about(0.2),
+    hueTurn: about(8),
   };
 }
 
@@ -133,11 +154,26 @@ function plantedFault(model: Picture, random: Chance, taken: Float32Array | null
       // Two that touch and are off alike would be one.
       if (part > 0 && taken && isNear(taken, p, model.width)) isFree = false;
     });
-    if (!isFree || share < 0.015 || share > 0.25) continue;
+    if (!isFree || share > 0.25 || massAtSquint(mask, model) < MIN_MASS_SHARE) continue;
     const value = meanValue(model, mask);
     if (value + fault.value > 8.8 || value + fault.value < 1.2) fault.value *= -1;
     return { ...fault, mask };
   }
+}
+
+/** A fault is planted in a mass: at the squint it takes up so much of the picture, at least, in one piece. */
+const MIN_MASS_SHARE = 0.015;
+
+/** How much of the picture the largest piece of a mask has at the squint, where most of what is blurred together is of it. */
+function massAtSquint(data: Float32Array, { width, height }: Picture): number {
+  const mask = new Uint8Array(data.length).fill(1);
+  const radius = DEFAULT_SQUINT * Math.hypot(width, height);
+  const squinted = smoothed({ width, height, data, mask }, radius);
+  const inside = Int32Array.from(squinted, (part) => (part > 0.5 ? 1 : 0));
+  const { labels, size } = connectedComponents(inside, width, height, 0);
+  return (
+    labels.reduce((most, label) => Math.max(most, label < 0 ? 0 : size[label]), 0) / data.length
+  );
 }
 
 const APART = 8;

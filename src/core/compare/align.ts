@@ -1,21 +1,33 @@
 import { solved } from '../mixing/linear-system';
 import { composed, mapped, type Homography } from '../raster/homography';
+import { normalEquations } from './normal-equations';
 import type { Grid } from './value-grid';
 
-/** How far two local contrasts may part before they count for less (Cauchy's weight). */
-const PART = 0.8;
 const MAX_STEPS = 25;
 /** In cells: a step that moves no corner farther ends the search. */
-const STILL = 0.02;
+const STILL = 0.05;
 /** Added to the diagonal of the normal equations, as a share of it (Levenberg). */
 const DAMPING = 1e-3;
 /** Of the model so much has to lie within the photograph. */
 const MIN_OVERLAP = 0.35;
 
-/** A grid as another sees it through a map: its numbers there, and where it has any. */
-export function warpedInto(grid: Grid, toGrid: Homography, width: number, height: number): Grid {
-  const data = new Float32Array(width * height);
-  const mask = new Uint8Array(width * height);
+const emptyGrid = (width: number, height: number): Grid => ({
+  width,
+  height,
+  data: new Float32Array(width * height),
+  mask: new Uint8Array(width * height),
+});
+
+/** A grid as another sees it through a map: its numbers there, and where it has any. `into` is overwritten. */
+export function warpedInto(
+  grid: Grid,
+  toGrid: Homography,
+  width: number,
+  height: number,
+  into = emptyGrid(width, height),
+): Grid {
+  const { data, mask } = into;
+  mask.fill(0);
   const [h0, h1, h2, h3, h4, h5, h6, h7, h8] = toGrid;
   // In full and without allocation: what an alignment costs.
   for (let y = 0, c = 0; y < height; y++)
@@ -36,7 +48,7 @@ export function warpedInto(grid: Grid, toGrid: Homography, width: number, height
       data[c] = upper + fv * (lower - upper);
       mask[c] = 1;
     }
-  return { width, height, data, mask };
+  return into;
 }
 
 export interface Alignment {
@@ -79,60 +91,14 @@ export function aligned(model: Grid, photo: Grid, start: Homography): Alignment 
   // From the model's cells to −1…1 about its middle, in which steps are taken.
   const inward: Homography = [1 / unit, 0, -cx / unit, 0, 1 / unit, -cy / unit, 0, 0, 1];
   const outward: Homography = [unit, 0, cx, 0, unit, cy, 0, 0, 1];
-  const row = new Float64Array(8);
-  const sums = new Float64Array(44);
+  const warped = emptyGrid(width, height);
   for (let step = 0; step < MAX_STEPS; step++) {
-    const warped = warpedInto(photo, toPhoto, width, height);
+    warpedInto(photo, toPhoto, width, height, warped);
     const score = correlation(model, warped);
     if (score > best.score) best = { toPhoto, score };
     else if (score < best.score - 0.2) break;
-    // The upper triangle of the normal equations with their right sides, row after row.
-    sums.fill(0);
-    for (let y = 1; y < height - 1; y++)
-      for (let x = 1; x < width - 1; x++) {
-        const c = y * width + x;
-        const isThere =
-          warped.mask[c] &&
-          warped.mask[c - 1] &&
-          warped.mask[c + 1] &&
-          warped.mask[c - width] &&
-          warped.mask[c + width] &&
-          model.mask[c];
-        if (!isThere) continue;
-        const off = warped.data[c] - model.data[c];
-        const w = 1 / (1 + (off / PART) ** 2);
-        const gx =
-          (warped.data[c + 1] - warped.data[c - 1] + model.data[c + 1] - model.data[c - 1]) / 4;
-        const gy =
-          (warped.data[c + width] -
-            warped.data[c - width] +
-            model.data[c + width] -
-            model.data[c - width]) /
-          4;
-        const u = (x - cx) / unit;
-        const v = (y - cy) / unit;
-        // By the entries of a small homography about the identity, in units of half the longer side.
-        const along = -(gx * u + gy * v);
-        row[0] = gx * u;
-        row[1] = gx * v;
-        row[2] = gx;
-        row[3] = gy * u;
-        row[4] = gy * v;
-        row[5] = gy;
-        row[6] = along * u;
-        row[7] = along * v;
-        for (let i = 0, at = 0; i < 8; i++) {
-          const wi = w * row[i];
-          for (let j = i; j < 8; j++) sums[at++] += wi * row[j];
-          sums[at++] -= wi * off;
-        }
-      }
-    const rows = Array.from({ length: 8 }, () => new Float64Array(9));
-    for (let i = 0, at = 0; i < 8; i++) for (let j = i; j < 9; j++) rows[i][j] = sums[at++];
-    for (let i = 0; i < 8; i++) {
-      rows[i][i] += DAMPING * rows[i][i] + 1e-9;
-      for (let j = 0; j < i; j++) rows[i][j] = rows[j][i];
-    }
+    const rows = normalEquations(model, warped, unit);
+    for (let i = 0; i < 8; i++) rows[i][i] += DAMPING * rows[i][i] + 1e-9;
     const d = solved(rows).map((entry) => entry / unit);
     if (!d.every((entry) => Math.abs(entry) < 0.5)) break;
     const small: Homography = [1 + d[0], d[1], d[2], d[3], 1 + d[4], d[5], d[6], d[7], 1];

@@ -64,12 +64,15 @@ interface Gradients {
   height: number;
   x: Float32Array;
   y: Float32Array;
+  /** The square of its size. */
+  square: Float32Array;
   mask: Uint8Array;
 }
 
 function gradients({ width, height, data, mask }: Grid): Gradients {
   const gx = new Float32Array(width * height);
   const gy = new Float32Array(width * height);
+  const square = new Float32Array(width * height);
   const there = new Uint8Array(width * height);
   for (let y = 1; y < height - 1; y++)
     for (let x = 1; x < width - 1; x++) {
@@ -80,9 +83,10 @@ function gradients({ width, height, data, mask }: Grid): Gradients {
       const size = 1 / (0.5 + Math.hypot(dx, dy));
       gx[c] = dx * size;
       gy[c] = dy * size;
+      square[c] = gx[c] * gx[c] + gy[c] * gy[c];
       there[c] = 1;
     }
-  return { width, height, x: gx, y: gy, mask: there };
+  return { width, height, x: gx, y: gy, square, mask: there };
 }
 
 /** Correlation of two fields of gradients where the first is laid on the second, by how much of the first is there. */
@@ -98,8 +102,8 @@ function correlation(own: Gradients, field: Gradients, left: number, top: number
     for (let x = x0; x < x1; x++, c++, d++) {
       if (!own.mask[c] || !field.mask[d]) continue;
       both += own.x[c] * field.x[d] + own.y[c] * field.y[d];
-      ofOwn += own.x[c] ** 2 + own.y[c] ** 2;
-      ofField += field.x[d] ** 2 + field.y[d] ** 2;
+      ofOwn += own.square[c];
+      ofField += field.square[d];
       n++;
     }
   }

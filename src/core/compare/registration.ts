@@ -34,8 +34,8 @@ export const MIN_CONFIDENCE = 0.4;
 /** Cells along the longer side in the first search, of the photograph and of the model. */
 const SEARCH_CELLS = 48;
 const SEARCH_REACH = 4;
-/** The longer side, in pixels, that is enough for coarse levels. */
-const COARSE_SIDE = 800;
+/** So many pixels along a picture's longer side are enough for each of a level's cells. */
+const PIXELS_A_CELL = 5;
 /** How many placements are followed up at each level. */
 const FOLLOWED = [40, 8, 3, 1] as const;
 /** On fine levels only placements are followed up whose correlation comes this near the best. */
@@ -63,11 +63,11 @@ const MAX_CORRECTION = 0.12;
  * Null where there is nothing to go by.
  */
 export function register(model: Picture, photo: Picture, corners?: Quad): Registration | null {
-  const small = smallEnough(photo);
-  const levels = LEVELS.map((side) => levelOf(model, side < FINE_LEVEL ? small : photo, side));
+  const [models, photos] = [halved(model), halved(photo)];
+  const levels = LEVELS.map((side) => levelOf(sizeFor(models, side), sizeFor(photos, side), side));
   const given = corners ? squareToQuad(corners) : null;
   if (corners && !given) return null;
-  const starts = searched(model, small).filter(
+  const starts = searched(sizeFor(models, SEARCH_CELLS), sizeFor(photos, SEARCH_CELLS)).filter(
     (start) => !corners || !strays(start, corners, photo),
   );
   let found = [...(given ? [given] : []), ...starts].map((toPhoto) => ({ toPhoto, score: 0 }));
@@ -99,13 +99,20 @@ export function register(model: Picture, photo: Picture, corners?: Quad): Regist
   };
 }
 
-/** The photograph halved until coarse levels see no more of it than they need: they read it at many sizes. */
-function smallEnough(photo: Picture): Picture {
-  let small = photo;
-  while (Math.max(small.width, small.height) > COARSE_SIDE)
-    small = halfSizePicture(blocksOf(small));
-  return small;
+/** A picture at its own size, at half of it and so on: levels read it in many grids, each from no more than it needs. */
+function halved(picture: Picture): Picture[] {
+  const sizes = [picture];
+  for (let last = picture; Math.max(last.width, last.height) > LEVELS[0] * PIXELS_A_CELL;) {
+    last = halfSizePicture(blocksOf(last));
+    sizes.push(last);
+  }
+  return sizes;
 }
+
+/** The smallest of a picture's sizes that is enough for so many cells, else the largest. */
+const sizeFor = (sizes: readonly Picture[], side: number): Picture =>
+  sizes.findLast(({ width, height }) => Math.max(width, height) >= side * PIXELS_A_CELL) ??
+  sizes[0];
 
 /** Without those that came to where a better one lies; the best first. */
 function distinct<P extends { toPhoto: Homography }>(found: readonly P[]): P[] {

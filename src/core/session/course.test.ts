@@ -5,10 +5,10 @@ import {
   promisesOf,
   queueOf,
   type CourseSitting,
-  type CourseStudyAsked,
+  type PlannedStudy,
 } from './course';
 
-const study = (id: string, part: Partial<CourseStudyAsked> = {}): CourseStudyAsked => ({
+const study = (id: string, part: Partial<PlannedStudy> = {}): PlannedStudy => ({
   id,
   promised: null,
   isLeftOut: false,
@@ -83,8 +83,8 @@ describe('the queue', () => {
 
   it('names no study twice, none that is painted or left out, and at most one of a course', () => {
     const days = fc.constantFrom(null, '2026-10-01', '2026-10-02', '2026-11-30');
-    const asked = fc.record({ promised: days, isLeftOut: fc.boolean() });
-    const row = fc.array(fc.array(asked, { maxLength: 6 }), { maxLength: 6 });
+    const planned = fc.record({ promised: days, isLeftOut: fc.boolean() });
+    const row = fc.array(fc.array(planned, { maxLength: 6 }), { maxLength: 6 });
     fc.assert(
       fc.property(row, fc.array(fc.tuple(fc.nat(5), fc.nat(5), days)), (rows, held) => {
         const made = rows.map((studies, i) => ({

@@ -1,5 +1,5 @@
-/** A study that a course asks for. Days are local, as `2026-11-30`. */
-export interface CourseStudyAsked {
+/** A study that a course plans. Days are local, as `2026-11-30`. */
+export interface PlannedStudy {
   id: string;
   /** The day it is promised for, if any. */
   promised: string | null;
@@ -37,7 +37,7 @@ export const daysBetween = (from: string, to: string): number =>
 
 /** How far a study has come by the sittings held for it, whatever their order. */
 export function courseProgress(
-  study: CourseStudyAsked,
+  study: PlannedStudy,
   sittings: readonly CourseSitting[],
 ): CourseProgress {
   const own = sittings.filter(({ entry }) => entry === study.id);
@@ -61,7 +61,7 @@ export function courseProgress(
   };
 }
 
-interface CourseAsked<S extends CourseStudyAsked> {
+interface PlannedCourse<S extends PlannedStudy> {
   id: string;
   studies: readonly S[];
 }
@@ -74,8 +74,8 @@ export interface Queued<C, S> {
 }
 
 /** The next study of each course that has one left: what is promised for the earliest day first, then what has no day. */
-export function queueOf<S extends CourseStudyAsked, C extends CourseAsked<S>>(
-  courses: readonly (C & CourseAsked<S>)[],
+export function queueOf<S extends PlannedStudy, C extends PlannedCourse<S>>(
+  courses: readonly (C & PlannedCourse<S>)[],
   sittings: readonly CourseSitting[],
 ): Queued<C, S>[] {
   return courses
@@ -107,7 +107,7 @@ export interface Promises {
 }
 
 export function promisesOf(
-  studies: readonly CourseStudyAsked[],
+  studies: readonly PlannedStudy[],
   sittings: readonly CourseSitting[],
   today: string,
 ): Promises {

@@ -41,10 +41,10 @@ export async function readDemoCourses(): Promise<DemoCourses> {
     return {
       ...said,
       id,
-      studies: studies.map(({ picture, sitting, ...asked }, i) => {
+      studies: studies.map(({ picture, sitting, ...planned }, i) => {
         const study = demoId('course study', `${said.title} ${i}`);
         if (sitting) ofSitting.set(sitting, { id, study });
-        return { ...asked, id: study, studyId: picture ? demoId('study', picture) : null };
+        return { ...planned, id: study, studyId: picture ? demoId('study', picture) : null };
       }),
     };
   });

@@ -3,12 +3,7 @@
 import { Pencil, Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { courseProgress, type CourseSitting } from '@/core/session/course';
-import {
-  MAX_COURSE_STUDIES,
-  type Course,
-  type CoursesContent,
-  type NamedStudy,
-} from '@/contracts/courses';
+import { MAX_COURSE_STUDIES, type Course } from '@/contracts/courses';
 import { addCourseStudy } from '@/study/course-edits';
 import { newId } from '@/study/edits';
 import { Button } from '@/ui/button';
@@ -16,8 +11,7 @@ import { list } from '@/ui/words';
 import { AddStudy } from './add-study';
 import { CourseFields } from './course-fields';
 import { CourseRow } from './course-row';
-
-export type ChangeCourses = (edit: (was: CoursesContent) => CoursesContent, key?: string) => void;
+import type { ChangeCourses, StudyNames } from './use-courses';
 
 /** One course: what it aims at, and its studies in their order. */
 export function CourseCard({
@@ -32,7 +26,7 @@ export function CourseCard({
 }: {
   course: Course;
   sittings: readonly CourseSitting[];
-  names: ReadonlyMap<string, NamedStudy> | null;
+  names: StudyNames | null;
   today: string;
   change: ChangeCourses;
   isEdited: boolean;

@@ -3,8 +3,8 @@ import type { Course } from '@/contracts/courses';
 import { AIMS, MEDIA } from '@/contracts/study';
 import { editCourse } from '@/study/course-edits';
 import { NoteField, TextField } from '@/ui/field';
-import { Select } from '@/ui/select';
-import type { ChangeCourses } from './course-card';
+import { SelectField } from '@/ui/select-field';
+import type { ChangeCourses } from './use-courses';
 
 /** What a course is called, aims at and allows: its sessions begin with it. */
 export function CourseFields({ course, change }: { course: Course; change: ChangeCourses }) {
@@ -20,16 +20,12 @@ export function CourseFields({ course, change }: { course: Course; change: Chang
         error={title.trim() ? undefined : 'A course needs a title.'}
         onChange={({ target }) => set({ title: target.value })}
       />
-      <label className="flex flex-col gap-0.5">
-        <span className="text-sm text-soft">Its aim</span>
-        <Select
-          label="Its aim"
-          wide
-          value={aim}
-          options={[...new Set([...AIMS, aim])].map((value) => ({ value, title: value }))}
-          onChange={(next) => set({ aim: next })}
-        />
-      </label>
+      <SelectField
+        label="Its aim"
+        value={aim}
+        values={[...new Set([...AIMS, aim])]}
+        onChange={(next) => set({ aim: next })}
+      />
       <TextField
         label="Minutes for each"
         type="number"
@@ -43,16 +39,12 @@ export function CourseFields({ course, change }: { course: Course; change: Chang
         }
         onChange={({ target }) => set({ minutes: target.valueAsNumber })}
       />
-      <label className="flex flex-col gap-0.5">
-        <span className="text-sm text-soft">Its medium</span>
-        <Select
-          label="Its medium"
-          wide
-          value={medium}
-          options={MEDIA.map((value) => ({ value, title: value }))}
-          onChange={(next) => set({ medium: next })}
-        />
-      </label>
+      <SelectField
+        label="Its medium"
+        value={medium}
+        values={MEDIA}
+        onChange={(next) => set({ medium: next })}
+      />
       <div className="col-span-full">
         <NoteField
           label="What is allowed in it, a line each"

@@ -10,9 +10,8 @@ import { dropCourseStudy, editCourseStudy, moveCourseStudy } from '@/study/cours
 import { Button } from '@/ui/button';
 import { AddStudy } from './add-study';
 import { BeginLink } from './begin-link';
-import type { ChangeCourses } from './course-card';
 import { courseStudyTitle, progressWords } from './course-words';
-import type { StudyNames } from './use-courses';
+import type { ChangeCourses, StudyNames } from './use-courses';
 
 /** A day of a year that a calendar has. */
 const DAY = /^\d{4}-\d\d-\d\d$/;
@@ -39,6 +38,8 @@ export function CourseRow({
   const progress = courseProgress(study, sittings);
   const named = study.studyId ? names?.get(study.studyId) : undefined;
   const title = courseStudyTitle(study, names);
+  // In the place of one that was deleted since another can be chosen.
+  const isThere = study.studyId !== null && (names === null || named !== undefined);
   const edit = (part: Partial<CourseStudy>, key?: string) =>
     change((was) => editCourseStudy(was, course.id, study.id, part), key);
   const move = (by: -1 | 1) => change((was) => moveCourseStudy(was, course.id, study.id, by));
@@ -54,7 +55,7 @@ export function CourseRow({
       ) : (
         <span aria-hidden className="h-12 w-16 border border-dashed border-line" />
       )}
-      <div className="min-w-40 grow basis-0">
+      <div className="min-w-40 grow basis-0 max-lg:min-w-[70%]">
         <p className={`font-serif text-lg leading-snug ${isOut ? 'text-soft line-through' : ''}`}>
           {title}
         </p>
@@ -76,11 +77,18 @@ export function CourseRow({
         />
       </label>
       <div className="flex items-center print:hidden">
-        {study.studyId ? (
-          <BeginLink course={course} study={study} progress={progress} />
-        ) : (
-          <Button onClick={() => setChoosing(true)}>Choose its picture …</Button>
-        )}
+        <div className="flex w-38 justify-end">
+          {isThere ? (
+            <BeginLink course={course} study={study} progress={progress} />
+          ) : (
+            <Button
+              className="border-line px-2 font-normal whitespace-nowrap"
+              onClick={() => setChoosing(true)}
+            >
+              Choose its picture …
+            </Button>
+          )}
+        </div>
         <Button
           weight="quiet"
           aria-label={`${title} earlier`}

@@ -7,7 +7,7 @@ import { courseStudyTitle, coursesSentence, dayWords, progressWords } from './co
 
 const TODAY = '2026-11-30';
 const STUDY = '0b9f5f0e-6a2d-4c8e-9a31-3f0f6f5b7a10';
-const asked = (id: string, part: Partial<CourseStudy> = {}): CourseStudy => ({
+const planned = (id: string, part: Partial<CourseStudy> = {}): CourseStudy => ({
   id,
   studyId: STUDY,
   words: '',
@@ -43,14 +43,14 @@ describe('the words of a course', () => {
   });
 
   it('name whose palette it is, what is wanted, and what is gone', () => {
-    expect(courseStudyTitle(asked('a'), named())).toBe('A. Maker, “Wet roofs”');
-    expect(courseStudyTitle(asked('a'), named({ maker: '' }))).toBe('“Wet roofs”');
-    expect(courseStudyTitle(asked('a'), new Map())).toBe('a study that is gone');
-    expect(courseStudyTitle(asked('a'), null)).toBe('…');
-    expect(courseStudyTitle(asked('a', { studyId: null, words: ' a winter ' }), null)).toBe(
+    expect(courseStudyTitle(planned('a'), named())).toBe('A. Maker, “Wet roofs”');
+    expect(courseStudyTitle(planned('a'), named({ maker: '' }))).toBe('“Wet roofs”');
+    expect(courseStudyTitle(planned('a'), new Map())).toBe('a study that is gone');
+    expect(courseStudyTitle(planned('a'), null)).toBe('…');
+    expect(courseStudyTitle(planned('a', { studyId: null, words: ' a winter ' }), null)).toBe(
       'a winter',
     );
-    expect(courseStudyTitle(asked('a', { studyId: null }), null)).toBe('not chosen yet');
+    expect(courseStudyTitle(planned('a', { studyId: null }), null)).toBe('not chosen yet');
   });
 
   it('sum up courses, with what is next and what became of promises', () => {
@@ -59,9 +59,9 @@ describe('the words of a course', () => {
     expect(sentence([])).toMatch(/^No course yet\./);
     const course = someCourse('c', {
       studies: [
-        asked('a', { promised: '2026-11-02' }),
-        asked('b', { promised: '2026-12-04' }),
-        asked('out', { isLeftOut: true }),
+        planned('a', { promised: '2026-11-02' }),
+        planned('b', { promised: '2026-12-04' }),
+        planned('out', { isLeftOut: true }),
       ],
     });
     expect(sentence([course], [{ entry: 'a', session: 's', ended: '2026-11-03' }])).toBe(

@@ -32,7 +32,9 @@ export function Queue({
                   : progressWords(progress, null, today)}
               </span>
             </span>
-            <BeginLink course={course} study={study} progress={progress} isStrong />
+            {names?.has(study.studyId ?? '') && (
+              <BeginLink course={course} study={study} progress={progress} isStrong />
+            )}
           </li>
         ))}
       </ol>

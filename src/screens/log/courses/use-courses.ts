@@ -17,6 +17,9 @@ import { savedOf, useSavedDocument, type SavedDocumentStore } from '@/ui/sync/us
 
 export type CoursesStore = SavedDocumentStore<CoursesContent>;
 
+/** Changes the courses: a step to undo, or with the same key as the last a part of that step. */
+export type ChangeCourses = (edit: (was: CoursesContent) => CoursesContent, key?: string) => void;
+
 const merge = mergeOf(coursesContentSchema);
 
 /** The courses as a document that saves itself. */

@@ -19,7 +19,7 @@ import { Dialog } from '@/ui/dialog';
 import { NoteField, TextField } from '@/ui/field';
 import { showError } from '@/ui/notices';
 import { useFetched } from '@/ui/queries';
-import { Select } from '@/ui/select';
+import { SelectField } from '@/ui/select-field';
 import { useDocument, useStepView } from '../../desk-store';
 import { checkView } from './check-view';
 import { StageList } from './stage-list';
@@ -140,32 +140,24 @@ function SessionForm({
           value={Number.isFinite(session.minutes) ? session.minutes : ''}
           onChange={({ target }) => set({ minutes: target.valueAsNumber })}
         />
-        <label className="flex flex-col gap-0.5">
-          <span className="text-sm text-soft">Aim</span>
-          <Select
-            label="Aim"
-            wide
-            value={session.aim}
-            options={offered.map((value) => ({ value, title: value }))}
-            onChange={(aim) => set({ aim })}
-          />
-        </label>
+        <SelectField
+          label="Aim"
+          value={session.aim}
+          values={offered}
+          onChange={(aim) => set({ aim })}
+        />
         <TextField
           label="Second aim, if any"
           value={session.second}
           maxLength={120}
           onChange={({ target }) => set({ second: target.value })}
         />
-        <label className="flex flex-col gap-0.5">
-          <span className="text-sm text-soft">Medium</span>
-          <Select
-            label="Medium"
-            wide
-            value={session.medium}
-            options={MEDIA.map((value) => ({ value, title: value }))}
-            onChange={(next) => setSession((was) => withMedium(was, next))}
-          />
-        </label>
+        <SelectField
+          label="Medium"
+          value={session.medium}
+          values={MEDIA}
+          onChange={(next) => setSession((was) => withMedium(was, next))}
+        />
         <TextField
           label="Ground"
           placeholder="grey card, 20 × 25 cm"
