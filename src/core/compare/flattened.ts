@@ -20,7 +20,7 @@ const REACH = 9;
 /** Where the value steps by more than this at the finest scale there is an edge, and no turn. */
 const MAX_STEP = 0.7;
 /** The least turn within a window, in Munsell steps. */
-const MIN_TURN = 0.6;
+const MIN_TURN = 0.5;
 /** The study follows less than this of the model's turn, and has itself no more than this share of its spread. */
 const MAX_GAIN = 0.4;
 const MAX_SPREAD = 0.5;
