@@ -1,5 +1,11 @@
 import type { Page } from '@playwright/test';
-import { hasNoViolation, hasNoViolationHere, isNeutral, surroundOf, SURROUND_TITLES } from './accessible';
+import {
+  hasNoViolation,
+  hasNoViolationHere,
+  isNeutral,
+  surroundOf,
+  SURROUND_TITLES,
+} from './accessible';
 import { expect, test, appFor } from './app';
 import { choose, deskIsSet, openStudy, toStep, toTab, tray } from './page-actions';
 
