@@ -96,8 +96,16 @@ test('a course from nothing: studies chosen and wanted, in another order, promis
 
   await page.getByRole('button', { name: 'Delete the course “Fog, four ways”' }).click();
   await expect(course).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  // It comes back alone: what was changed since stays.
+  const other = page.getByLabel('something dark on snow, in a high key: promised for');
+  await other.fill('2026-12-30');
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'its sessions stay' })
+    .getByRole('button', { name: 'Undo' })
+    .click();
   await expect(rows).toHaveCount(2);
+  await expect(other).toHaveValue('2026-12-30');
   await isSaved(page);
   await page.getByRole('button', { name: 'History' }).click();
   await expect(page.getByRole('dialog').getByText(/“Fog, four ways” added/)).toBeVisible();

@@ -15,6 +15,7 @@ import {
   editCourseStudy,
   moveCourseStudy,
   newCourse,
+  restoreCourse,
 } from './course-edits';
 
 const withThree = (): CoursesContent =>
@@ -32,6 +33,16 @@ describe('edits of courses', () => {
     expect(edited.courses[0]).toMatchObject({ id: 'two', aim: 'edges', minutes: 40 });
     expect(edited.courses[1]).toBe(two.courses[1]);
     expect(dropCourse(edited, 'one').courses.map(({ id }) => id)).toEqual(['two']);
+  });
+
+  it('put a course back where it was, whatever was changed since, and once', () => {
+    const two = addCourse(withThree(), newCourse('two', 'Fog'));
+    const [, gone] = two.courses;
+    const since = editCourse(dropCourse(two, 'one'), 'two', { title: 'Mist' });
+    const back = restoreCourse(since, gone, 1);
+    expect(back.courses.map(({ title }) => title)).toEqual(['Mist', 'Dusk']);
+    expect(back.courses[1]).toBe(gone);
+    expect(restoreCourse(back, gone, 0)).toBe(back);
   });
 
   it('move a study in its row, and no further than its ends', () => {

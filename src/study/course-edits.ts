@@ -28,6 +28,16 @@ export const dropCourse = (content: CoursesContent, id: string): CoursesContent 
   courses: content.courses.filter((course) => course.id !== id),
 });
 
+/** Puts a course back at its place; one that is there already stays as it is. */
+export const restoreCourse = (
+  content: CoursesContent,
+  course: Course,
+  at: number,
+): CoursesContent =>
+  content.courses.some(({ id }) => id === course.id) || content.courses.length >= MAX_COURSES
+    ? content
+    : { ...content, courses: content.courses.toSpliced(at, 0, course) };
+
 export const editCourse = (
   content: CoursesContent,
   id: string,

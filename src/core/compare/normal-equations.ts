@@ -15,119 +15,58 @@ type Moments = Float64Array;
  * moments of gx², gx·gy and gy², of which a row of cells needs only the powers of u.
  */
 export function normalEquations(model: Grid, warped: Grid, unit: number): Float64Array[] {
-  const { height } = model;
-  const cy = (height - 1) / 2;
+  const { width, height } = model;
+  const [m, s] = [model.data, warped.data];
+  const [inModel, inPhoto] = [model.mask, warped.mask];
+  const [cx, cy] = [(width - 1) / 2, (height - 1) / 2];
   const [xx, xy, yy, rx, ry] = Array.from({ length: 5 }, () => new Float64Array(POWERS * POWERS));
-  const line = new Float64Array(21);
+  const line = Array.from({ length: 5 }, () => new Float64Array(POWERS));
+  const [lxx, lxy, lyy, lrx, lry] = line;
   for (let y = 1; y < height - 1; y++) {
-    lineMoments(model, warped, y, unit, line);
+    for (const sums of line) sums.fill(0);
+    for (let x = 1, c = y * width + 1; x < width - 1; x++, c++) {
+      const isThere =
+        inPhoto[c] &&
+        inPhoto[c - 1] &&
+        inPhoto[c + 1] &&
+        inPhoto[c - width] &&
+        inPhoto[c + width] &&
+        inModel[c];
+      if (!isThere) continue;
+      const off = s[c] - m[c];
+      const apart = off / PART;
+      const w = 1 / (1 + apart * apart);
+      const gx = (s[c + 1] - s[c - 1] + m[c + 1] - m[c - 1]) / 4;
+      const gy = (s[c + width] - s[c - width] + m[c + width] - m[c - width]) / 4;
+      const u = (x - cx) / unit;
+      const [wx, wy] = [w * gx, w * gy];
+      let [pxx, pxy, pyy, prx, pry] = [wx * gx, wx * gy, wy * gy, wx * off, wy * off];
+      for (let a = 0; a < POWERS; a++) {
+        lxx[a] += pxx;
+        lxy[a] += pxy;
+        lyy[a] += pyy;
+        lrx[a] += prx;
+        lry[a] += pry;
+        pxx *= u;
+        pxy *= u;
+        pyy *= u;
+        prx *= u;
+        pry *= u;
+      }
+    }
     const v = (y - cy) / unit;
-    addLine(line, 0, 5, v, xx);
-    addLine(line, 5, 5, v, xy);
-    addLine(line, 10, 5, v, yy);
-    addLine(line, 15, 3, v, rx);
-    addLine(line, 18, 3, v, ry);
+    for (const [sums, moments] of [
+      [lxx, xx],
+      [lxy, xy],
+      [lyy, yy],
+      [lrx, rx],
+      [lry, ry],
+    ])
+      for (let a = 0; a < POWERS; a++)
+        for (let b = 0, power = sums[a]; a + b < POWERS; b++, power *= v)
+          moments[a * POWERS + b] += power;
   }
   return equationsOf(xx, xy, yy, rx, ry);
-}
-
-/** Adds the moments of a row: `count` of its sums, by powers of u, times the powers of v. */
-function addLine(
-  sums: Float64Array,
-  from: number,
-  count: number,
-  v: number,
-  moments: Moments,
-): void {
-  for (let a = 0; a < count; a++)
-    for (let b = 0, power = sums[from + a]; a + b < count; b++, power *= v)
-      moments[a * POWERS + b] += power;
-}
-
-/**
- * What a row of cells sums to: gx², gx·gy and gy² by the powers 0 to 4 of u, and how far it is off times gx and gy by the
- * powers 0 to 2. In full and in local numbers: most of what an alignment costs.
- */
-function lineMoments(
-  { data: m, mask: inModel, width }: Grid,
-  { data: s, mask: inPhoto }: Grid,
-  y: number,
-  unit: number,
-  out: Float64Array,
-): void {
-  const cx = (width - 1) / 2;
-  let [xx0, xx1, xx2, xx3, xx4] = [0, 0, 0, 0, 0];
-  let [xy0, xy1, xy2, xy3, xy4] = [0, 0, 0, 0, 0];
-  let [yy0, yy1, yy2, yy3, yy4] = [0, 0, 0, 0, 0];
-  let [rx0, rx1, rx2, ry0, ry1, ry2] = [0, 0, 0, 0, 0, 0];
-  for (let x = 1, c = y * width + 1; x < width - 1; x++, c++) {
-    const isThere =
-      inPhoto[c] &&
-      inPhoto[c - 1] &&
-      inPhoto[c + 1] &&
-      inPhoto[c - width] &&
-      inPhoto[c + width] &&
-      inModel[c];
-    if (!isThere) continue;
-    const off = s[c] - m[c];
-    const apart = off / PART;
-    const w = 1 / (1 + apart * apart);
-    const gx = (s[c + 1] - s[c - 1] + m[c + 1] - m[c - 1]) / 4;
-    const gy = (s[c + width] - s[c - width] + m[c + width] - m[c - width]) / 4;
-    const u = (x - cx) / unit;
-    const u2 = u * u;
-    const u3 = u2 * u;
-    const u4 = u2 * u2;
-    const wx = w * gx;
-    const wy = w * gy;
-    const xx = wx * gx;
-    const xy = wx * gy;
-    const yy = wy * gy;
-    const rx = wx * off;
-    const ry = wy * off;
-    xx0 += xx;
-    xx1 += xx * u;
-    xx2 += xx * u2;
-    xx3 += xx * u3;
-    xx4 += xx * u4;
-    xy0 += xy;
-    xy1 += xy * u;
-    xy2 += xy * u2;
-    xy3 += xy * u3;
-    xy4 += xy * u4;
-    yy0 += yy;
-    yy1 += yy * u;
-    yy2 += yy * u2;
-    yy3 += yy * u3;
-    yy4 += yy * u4;
-    rx0 += rx;
-    rx1 += rx * u;
-    rx2 += rx * u2;
-    ry0 += ry;
-    ry1 += ry * u;
-    ry2 += ry * u2;
-  }
-  out[0] = xx0;
-  out[1] = xx1;
-  out[2] = xx2;
-  out[3] = xx3;
-  out[4] = xx4;
-  out[5] = xy0;
-  out[6] = xy1;
-  out[7] = xy2;
-  out[8] = xy3;
-  out[9] = xy4;
-  out[10] = yy0;
-  out[11] = yy1;
-  out[12] = yy2;
-  out[13] = yy3;
-  out[14] = yy4;
-  out[15] = rx0;
-  out[16] = rx1;
-  out[17] = rx2;
-  out[18] = ry0;
-  out[19] = ry1;
-  out[20] = ry2;
 }
 
 /** u, v and 1 as powers of u and v. */

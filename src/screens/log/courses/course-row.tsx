@@ -50,6 +50,7 @@ export function CourseRow({
         <img
           src={hrefOf(endpoints.getPicture, { id: named.pictureId, rendition: 'thumbnail' })}
           alt=""
+          loading="lazy"
           className="h-12 w-16 bg-faint object-cover"
         />
       ) : (

@@ -12,10 +12,17 @@ export function sessionEnd(
   now: number,
 ): number | null {
   if (clock.length === 0) return snapshots.at(-1)?.at ?? null;
-  const { phase, left } = readClock(clock, stages, minutes, now);
-  if (phase === 'ended')
-    return Math.max(...clock.filter(({ is }) => is === 'end').map(({ at }) => at));
-  return phase === 'running' && left <= 0 ? now + left : null;
+  const times = clock.map(({ at }) => at);
+  // What was pressed after the page was opened counts too.
+  const last = Math.max(now, ...times);
+  const { phase, left } = readClock(clock, stages, minutes, last);
+  if (phase === 'ended') {
+    const start = Math.min(...clock.filter(({ is }) => is === 'start').map(({ at }) => at));
+    return Math.min(
+      ...clock.filter(({ is, at }) => is === 'end' && at >= start).map(({ at }) => at),
+    );
+  }
+  return phase === 'running' && left <= 0 ? last + left : null;
 }
 
 /** The sessions that were held for courses. */

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useStore } from 'zustand';
 import type { CourseSitting, Queued } from '@/core/session/course';
 import { MAX_COURSES, type Course, type CourseStudy } from '@/contracts/courses';
-import { addCourse, dropCourse, newCourse } from '@/study/course-edits';
+import { addCourse, dropCourse, newCourse, restoreCourse } from '@/study/course-edits';
 import { newId } from '@/study/edits';
 import { Button } from '@/ui/button';
 import { offerUndo } from '@/ui/notices';
@@ -37,12 +37,13 @@ export function CoursesTab({
     change((was) => addCourse(was, newCourse(id, 'A course')));
     setEdited(id);
   };
-  const drop = ({ id, title }: Course) => {
-    change((was) => dropCourse(was, id));
-    offerUndo(`“${title}” is gone from the courses; its sessions stay.`, () => {
-      undo();
-      return Promise.resolve();
-    });
+  const drop = (course: Course) => {
+    const at = courses.indexOf(course);
+    change((was) => dropCourse(was, course.id));
+    // Not the last step: something else may have been changed by then.
+    offerUndo(`“${course.title}” is gone from the courses; its sessions stay.`, () =>
+      change((was) => restoreCourse(was, course, at)),
+    );
   };
   return (
     <>

@@ -87,6 +87,9 @@ describe('the end of a session', () => {
 
   it('is when its clock was stopped, or ran out; there is none while it runs or rests', () => {
     expect(sessionEnd(clock([0, 'start'], [4, 'end']), at(60))).toBe(at(4));
+    // In another window, after the page was opened; and in two windows at once.
+    expect(sessionEnd(clock([0, 'start'], [4, 'end']), at(1))).toBe(at(4));
+    expect(sessionEnd(clock([0, 'start'], [4, 'end'], [6, 'end']), at(60))).toBe(at(4));
     expect(sessionEnd(clock([0, 'start']), at(5))).toBeNull();
     expect(sessionEnd(clock([0, 'start']), at(60))).toBe(at(10));
     expect(sessionEnd(clock([0, 'start'], [5, 'pause']), at(600))).toBeNull();

@@ -27,9 +27,8 @@ export function Queue({
               {courseStudyTitle(study, names)}
               <span className="block font-sans text-[15px] text-soft">
                 {course.title} · {course.aim} ·{' '}
-                {study.promised
-                  ? `promised for ${dayWords(study.promised, today)}`
-                  : progressWords(progress, null, today)}
+                {study.promised && `promised for ${dayWords(study.promised, today)}, `}
+                {progressWords(progress, study.promised, today)}
               </span>
             </span>
             {names?.has(study.studyId ?? '') && (
