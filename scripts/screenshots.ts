@@ -110,6 +110,13 @@ const SHOTS: Shot[] = [
     },
   },
   {
+    name: 'log-courses',
+    take: async (page) => {
+      await page.goto(`${url}/log?tab=courses`);
+      await page.getByRole('link', { name: 'To the easel …' }).first().waitFor();
+    },
+  },
+  {
     name: 'bench',
     take: async (page) => {
       await page.goto(`${url}/bench?order=by+hue`);
@@ -120,10 +127,6 @@ const SHOTS: Shot[] = [
   {
     name: 'desk-colours',
     take: (page) => openStudy(page, 'Ticket hall at noon', 'step=colours'),
-  },
-  {
-    name: 'desk-harmony',
-    take: (page) => openStudy(page, 'Slate terrace, evening', 'step=colours&tab=harmony'),
   },
   {
     name: 'desk-hidden',

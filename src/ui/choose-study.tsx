@@ -53,7 +53,7 @@ export function ChooseStudy({ except, to }: Props) {
         <p>{query ? `No ${other}study answers to that.` : `There is no ${other}study yet.`}</p>
       )}
       <ul>
-        {others?.map(({ id, title, pictureId }) => (
+        {others?.map(({ id, title, maker, pictureId }) => (
           <li key={id}>
             <Row to={to(id)}>
               <img
@@ -61,7 +61,10 @@ export function ChooseStudy({ except, to }: Props) {
                 alt=""
                 className="h-12 w-16 bg-faint object-cover"
               />
-              <span className="line-clamp-2 font-serif text-lg leading-snug">{title}</span>
+              <span className="min-w-0">
+                <span className="line-clamp-2 font-serif text-lg leading-snug">{title}</span>
+                {maker && <span className="block truncate text-sm text-soft">{maker}</span>}
+              </span>
             </Row>
           </li>
         ))}

@@ -7,7 +7,6 @@ import { MAX_COURSE_STUDIES, type Course } from '@/contracts/courses';
 import { addCourseStudy } from '@/study/course-edits';
 import { newId } from '@/study/edits';
 import { Button } from '@/ui/button';
-import { list } from '@/ui/words';
 import { AddStudy } from './add-study';
 import { CourseFields } from './course-fields';
 import { CourseRow } from './course-row';
@@ -49,7 +48,7 @@ export function CourseCard({
           <h2 className="font-serif text-2xl leading-tight break-words">{title}</h2>
           <p className="text-[15px] text-soft">
             {aim} · {minutes} min · {medium}
-            {rules.length > 0 && ` · ${list(rules)}`}
+            {rules.length > 0 && ` · ${rules.join(', ')}`}
             {counted > 0 && ` · ${painted} of ${counted} painted`}
           </p>
         </div>

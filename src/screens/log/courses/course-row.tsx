@@ -83,7 +83,7 @@ export function CourseRow({
             <BeginLink course={course} study={study} progress={progress} />
           ) : (
             <Button
-              className="border-line px-2 font-normal whitespace-nowrap"
+              className="border-line! px-2 font-normal! whitespace-nowrap"
               onClick={() => setChoosing(true)}
             >
               Choose its picture …
