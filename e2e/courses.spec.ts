@@ -1,5 +1,5 @@
 import { appFor, expect, test } from './app';
-import { choose, finding, isSaved, reload } from './page-actions';
+import { choose, finding, isReady, isSaved, reload } from './page-actions';
 
 const app = appFor('demo');
 
@@ -113,7 +113,10 @@ test('a course from nothing: studies chosen and wanted, in another order, promis
 
 test('two windows on the courses lose nothing of either', async ({ page, context }) => {
   const other = await context.newPage();
-  for (const one of [page, other]) await one.goto(`${app.url}/log?tab=courses`);
+  for (const one of [page, other]) {
+    await one.goto(`${app.url}/log?tab=courses`);
+    await isReady(one);
+  }
   const day = (one: typeof page) =>
     one.getByLabel('something dark on snow, in a high key: promised for');
   await day(page).fill('2026-12-31');

@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import Papa from 'papaparse';
 import { appFor, expect, test } from './app';
-import { choose, finding, reload } from './page-actions';
+import { choose, finding, isReady, reload } from './page-actions';
 
 const app = appFor('demo');
 
@@ -9,6 +9,7 @@ test('two months are found again, replayed, deleted and brought back, and sent o
   page,
 }) => {
   await page.goto(`${app.url}/log`);
+  await isReady(page);
   await expect(finding(page)).toContainText('18 studies, 19 hours at the easel');
   const sessions = page.getByRole('list', { name: 'Sessions' }).getByRole('listitem');
   await expect(sessions).toHaveCount(18);

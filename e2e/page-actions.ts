@@ -8,7 +8,10 @@ import { root } from '../scripts/lib.mjs';
 
 export const picturePath = (name: string) => path.join(root, 'demo/pictures', name);
 
-/** Waits until React has taken the page over: before that, nobody listens for drops and pastes. */
+/**
+ * Waits until React has taken the page over: before that nobody listens for drops and pastes, and what is filled in is
+ * lost. Presses of buttons are kept for it.
+ */
 export async function isReady(page: Page): Promise<void> {
   await page.waitForFunction(() =>
     Object.keys(document.querySelector('main') ?? {}).some((key) => key.startsWith('__react')),
@@ -83,6 +86,7 @@ export async function isSaved(page: Page): Promise<void> {
 export async function reload(page: Page): Promise<void> {
   await expect(page.locator('html[data-address="pending"]')).toHaveCount(0);
   await page.reload();
+  await isReady(page);
 }
 
 /** The swatches in the tray, from left to right. */

@@ -1,6 +1,15 @@
 import type { Page } from '@playwright/test';
 import { expect, test, appFor } from './app';
-import { deskIsSet, isSaved, onStage, openStudy, reload, toStep, tray } from './page-actions';
+import {
+  deskIsSet,
+  isReady,
+  isSaved,
+  onStage,
+  openStudy,
+  reload,
+  toStep,
+  tray,
+} from './page-actions';
 
 const app = appFor('demo');
 const TITLE = 'Lower station, rain at dusk';
@@ -92,6 +101,7 @@ test('two windows on one library lose nothing of either', async ({ page, context
   const other = await context.newPage();
   for (const one of [page, other]) {
     await one.goto(`${app.url}/drawers`);
+    await isReady(one);
     await one.getByRole('link', { name: /Wet dusk, lamps lit/ }).click();
     await expect(one.getByRole('textbox', { name: 'Note' })).toBeVisible();
   }

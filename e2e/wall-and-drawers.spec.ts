@@ -1,10 +1,11 @@
 import { expect, test, appFor } from './app';
-import { isSaved, reload } from './page-actions';
+import { isReady, isSaved, reload } from './page-actions';
 
 const app = appFor('demo');
 
 test('the Wall: search, rename, delete and undo', async ({ page }) => {
   await page.goto(app.url);
+  await isReady(page);
   const cards = page.getByRole('main').getByRole('listitem');
   await expect(cards.first()).toBeVisible();
   const all = await cards.count();

@@ -20,10 +20,14 @@ export function normalEquations(model: Grid, warped: Grid, unit: number): Float6
   const [inModel, inPhoto] = [model.mask, warped.mask];
   const [cx, cy] = [(width - 1) / 2, (height - 1) / 2];
   const [xx, xy, yy, rx, ry] = Array.from({ length: 5 }, () => new Float64Array(POWERS * POWERS));
-  const line = Array.from({ length: 5 }, () => new Float64Array(POWERS));
-  const [lxx, lxy, lyy, lrx, lry] = line;
+  const all = [xx, xy, yy, rx, ry];
+  // A row's weighted products; where a cell has none they are 0.
+  const row = Array.from({ length: 5 }, () => new Float64Array(width));
+  const [pxx, pxy, pyy, prx, pry] = row;
+  const us = Float64Array.from({ length: width }, (_, x) => (x - cx) / unit);
+  const sums = new Float64Array(POWERS);
   for (let y = 1; y < height - 1; y++) {
-    for (const sums of line) sums.fill(0);
+    for (const products of row) products.fill(0);
     for (let x = 1, c = y * width + 1; x < width - 1; x++, c++) {
       const isThere =
         inPhoto[c] &&
@@ -38,35 +42,43 @@ export function normalEquations(model: Grid, warped: Grid, unit: number): Float6
       const w = 1 / (1 + apart * apart);
       const gx = (s[c + 1] - s[c - 1] + m[c + 1] - m[c - 1]) / 4;
       const gy = (s[c + width] - s[c - width] + m[c + width] - m[c - width]) / 4;
-      const u = (x - cx) / unit;
-      const [wx, wy] = [w * gx, w * gy];
-      let [pxx, pxy, pyy, prx, pry] = [wx * gx, wx * gy, wy * gy, wx * off, wy * off];
-      for (let a = 0; a < POWERS; a++) {
-        lxx[a] += pxx;
-        lxy[a] += pxy;
-        lyy[a] += pyy;
-        lrx[a] += prx;
-        lry[a] += pry;
-        pxx *= u;
-        pxy *= u;
-        pyy *= u;
-        prx *= u;
-        pry *= u;
-      }
+      pxx[x] = w * gx * gx;
+      pxy[x] = w * gx * gy;
+      pyy[x] = w * gy * gy;
+      prx[x] = w * gx * off;
+      pry[x] = w * gy * off;
     }
     const v = (y - cy) / unit;
-    for (const [sums, moments] of [
-      [lxx, xx],
-      [lxy, xy],
-      [lyy, yy],
-      [lrx, rx],
-      [lry, ry],
-    ])
+    for (let k = 0; k < all.length; k++) {
+      sumByPowers(row[k], us, sums);
       for (let a = 0; a < POWERS; a++)
         for (let b = 0, power = sums[a]; a + b < POWERS; b++, power *= v)
-          moments[a * POWERS + b] += power;
+          all[k][a * POWERS + b] += power;
+    }
   }
   return equationsOf(xx, xy, yy, rx, ry);
+}
+
+/** Sums of numbers times powers of u, from the 0th to the 4th. */
+function sumByPowers(numbers: Float64Array, us: Float64Array, sums: Float64Array): void {
+  let [s0, s1, s2, s3, s4] = [0, 0, 0, 0, 0];
+  for (let x = 0; x < numbers.length; x++) {
+    const u = us[x];
+    let product = numbers[x];
+    s0 += product;
+    product *= u;
+    s1 += product;
+    product *= u;
+    s2 += product;
+    product *= u;
+    s3 += product;
+    s4 += product * u;
+  }
+  sums[0] = s0;
+  sums[1] = s1;
+  sums[2] = s2;
+  sums[3] = s3;
+  sums[4] = s4;
 }
 
 /** u, v and 1 as powers of u and v. */

@@ -91,20 +91,23 @@ function gradients({ width, height, data, mask }: Grid): Gradients {
 
 /** Correlation of two fields of gradients where the first is laid on the second, by how much of the first is there. */
 function correlation(own: Gradients, field: Gradients, left: number, top: number): number {
-  let [both, ofOwn, ofField, n] = [0, 0, 0, 0];
+  let both = 0;
+  let ofOwn = 0;
+  let ofField = 0;
+  let n = 0;
   const x0 = Math.max(0, -left);
   const x1 = Math.min(own.width, field.width - left);
   const y0 = Math.max(0, -top);
   const y1 = Math.min(own.height, field.height - top);
   for (let y = y0; y < y1; y++) {
-    let c = y * own.width + x0;
-    let d = (y + top) * field.width + x0 + left;
-    for (let x = x0; x < x1; x++, c++, d++) {
-      if (!own.mask[c] || !field.mask[d]) continue;
+    // Where there is no gradient it is 0.
+    const toField = (y + top) * field.width + left - y * own.width;
+    for (let c = y * own.width + x0, end = y * own.width + x1; c < end; c++) {
+      const d = c + toField;
       both += own.x[c] * field.x[d] + own.y[c] * field.y[d];
-      ofOwn += own.square[c];
-      ofField += field.square[d];
-      n++;
+      ofOwn += own.square[c] * field.mask[d];
+      ofField += field.square[d] * own.mask[c];
+      n += own.mask[c] * field.mask[d];
     }
   }
   if (n < MIN_INSIDE * own.width * own.height * 0.8 || ofOwn === 0 || ofField === 0) return -1;

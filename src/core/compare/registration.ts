@@ -1,5 +1,3 @@
-import { blocksOf } from '../picture/blocks';
-import { halfSizePicture } from '../picture/half-size';
 import type { Picture } from '../picture/picture';
 import {
   composed,
@@ -11,10 +9,17 @@ import {
   type Homography,
   type Quad,
 } from '../raster/homography';
-import { quantileOf } from '../raster/quantile';
-import { aligned, alignmentScore, warpedInto } from './align';
+import { aligned, alignmentScore } from './align';
+import { partsError } from './parts-error';
 import { likelyPlacements } from './placements';
-import { lightCells, localContrast, valueGrid, type Grid } from './value-grid';
+import {
+  halvedPlane,
+  localContrast,
+  luminancePlane,
+  valueGrid,
+  type Grid,
+  type LuminancePlane,
+} from './value-grid';
 
 /** A study laid on its model. */
 export interface Registration {
@@ -52,8 +57,6 @@ const REACH = 4;
 const TRUST_LEVEL = 1;
 const NO_MATCH = 0.15;
 const FULL_MATCH = 0.75;
-/** The model is parted into so many squares along each side to say how far places are off. */
-const PARTS = 5;
 /** Corners that were set by hand are off by no more than this share of the diagonal. */
 const MAX_CORRECTION = 0.12;
 
@@ -63,7 +66,7 @@ const MAX_CORRECTION = 0.12;
  * Null where there is nothing to go by.
  */
 export function register(model: Picture, photo: Picture, corners?: Quad): Registration | null {
-  const [models, photos] = [halved(model), halved(photo)];
+  const [models, photos] = [planesOf(model), planesOf(photo)];
   const levels = LEVELS.map((side) => levelOf(sizeFor(models, side), sizeFor(photos, side), side));
   const given = corners ? squareToQuad(corners) : null;
   if (corners && !given) return null;
@@ -100,17 +103,17 @@ export function register(model: Picture, photo: Picture, corners?: Quad): Regist
 }
 
 /** A picture at its own size, at half of it and so on: levels read it in many grids, each from no more than it needs. */
-function halved(picture: Picture): Picture[] {
-  const sizes = [picture];
-  for (let last = picture; Math.max(last.width, last.height) > LEVELS[0] * PIXELS_A_CELL;) {
-    last = halfSizePicture(blocksOf(last));
+function planesOf(picture: Picture): LuminancePlane[] {
+  const sizes = [luminancePlane(picture)];
+  for (let [last] = sizes; Math.max(last.width, last.height) > LEVELS[0] * PIXELS_A_CELL;) {
+    last = halvedPlane(last);
     sizes.push(last);
   }
   return sizes;
 }
 
 /** The smallest of a picture's sizes that is enough for so many cells, else the largest. */
-const sizeFor = (sizes: readonly Picture[], side: number): Picture =>
+const sizeFor = (sizes: readonly LuminancePlane[], side: number): LuminancePlane =>
   sizes.findLast(({ width, height }) => Math.max(width, height) >= side * PIXELS_A_CELL) ??
   sizes[0];
 
@@ -137,7 +140,7 @@ function strays(toPhoto: Homography, corners: Quad, { width, height }: Picture):
 }
 
 /** Homographies to begin at, in fractions of both pictures. */
-function searched(model: Picture, photo: Picture): Homography[] {
+function searched(model: LuminancePlane, photo: LuminancePlane): Homography[] {
   const own = contrastOf(model, SEARCH_CELLS, SEARCH_REACH);
   const target = contrastOf(photo, SEARCH_CELLS, SEARCH_REACH);
   return likelyPlacements(own, target, FOLLOWED[0]).map(({ toPhoto }) =>
@@ -145,8 +148,8 @@ function searched(model: Picture, photo: Picture): Homography[] {
   );
 }
 
-const contrastOf = (picture: Picture, side: number, reach: number): Grid =>
-  localContrast(valueGrid(lightCells(picture, side)), reach);
+const contrastOf = (plane: LuminancePlane, side: number, reach: number): Grid =>
+  localContrast(valueGrid(plane, side), reach);
 
 /** A map between cells, whose middles are whole numbers, as one between fractions; and back. */
 const inFractions = (map: Homography, from: Grid, to: Grid): Homography =>
@@ -170,7 +173,7 @@ interface Level {
   error: (toPhoto: Homography) => number;
 }
 
-function levelOf(model: Picture, photo: Picture, side: number): Level {
+function levelOf(model: LuminancePlane, photo: LuminancePlane, side: number): Level {
   const own = contrastOf(model, side, REACH);
   const isFine = side >= FINE_LEVEL;
   const photos = new Map<number, { values: Grid; contrast: Grid }>();
@@ -193,7 +196,7 @@ function levelOf(model: Picture, photo: Picture, side: number): Level {
     );
     const known = photos.get(step);
     if (known) return known;
-    const values = valueGrid(lightCells(photo, step));
+    const values = valueGrid(photo, step);
     const made = { values, contrast: localContrast(values, REACH) };
     photos.set(step, made);
     return made;
@@ -232,79 +235,4 @@ function within(values: Grid, own: Grid, toPhoto: Homography): Grid {
     return there && isInside ? 1 : 0;
   });
   return { ...values, mask };
-}
-
-/** Each part of the model is moved by itself to where it agrees best: the median way, in diagonals of the model. */
-function partsError(own: Grid, target: Grid, toPhoto: Homography): number {
-  const ways: number[] = [];
-  const back = inverted(toPhoto);
-  const [across, down] = [own.width / PARTS, own.height / PARTS].map(Math.floor);
-  if (across < 8 || down < 8) return 0;
-  for (let row = 0; row < PARTS; row++)
-    for (let column = 0; column < PARTS; column++) {
-      const [left, top] = [column * across, row * down];
-      const part = cutOut(own, left, top, across, down);
-      const start = composed(toPhoto, [1, 0, left, 0, 1, top, 0, 0, 1]);
-      const way = bestWay(part, target, start);
-      if (way === null) continue;
-      const [x, y] = [across / 2, down / 2];
-      const [px, py] = mapped(start, x + way[0], y + way[1]);
-      const [bx, by] = mapped(back, px, py);
-      ways.push(Math.hypot(bx - left - x, by - top - y));
-    }
-  return quantileOf(Float64Array.from(ways), 0.5) / Math.hypot(own.width, own.height);
-}
-
-function cutOut(grid: Grid, left: number, top: number, width: number, height: number): Grid {
-  const at = (c: number) => (top + Math.floor(c / width)) * grid.width + left + (c % width);
-  return {
-    width,
-    height,
-    data: Float32Array.from({ length: width * height }, (_, c) => grid.data[at(c)]),
-    mask: Uint8Array.from({ length: width * height }, (_, c) => grid.mask[at(c)]),
-  };
-}
-
-/** How far parts are tried to each side, in cells. */
-const WAYS = 4;
-/** A part whose contrasts agree less than this, wherever it is put, says nothing. */
-const MIN_AGREEMENT = 0.3;
-
-/** The shift in cells at which a part agrees best, between whole cells by a parabola through the neighbours; null where it never does. */
-function bestWay(part: Grid, target: Grid, start: Homography): [number, number] | null {
-  const { width, height } = part;
-  const around = warpedInto(
-    target,
-    composed(start, [1, 0, -WAYS - 1, 0, 1, -WAYS - 1, 0, 0, 1]),
-    width + 2 * WAYS + 2,
-    height + 2 * WAYS + 2,
-  );
-  const score = (dx: number, dy: number) => {
-    let [mm, ss, ms] = [0, 0, 0];
-    for (let y = 0, c = 0; y < height; y++) {
-      let d = (y + dy + WAYS + 1) * around.width + dx + WAYS + 1;
-      for (let x = 0; x < width; x++, c++, d++) {
-        if (!part.mask[c] || !around.mask[d]) continue;
-        mm += part.data[c] * part.data[c];
-        ss += around.data[d] * around.data[d];
-        ms += part.data[c] * around.data[d];
-      }
-    }
-    return mm > 0 && ss > 0 ? ms / Math.sqrt(mm * ss) : 0;
-  };
-  let [best, bx, by] = [MIN_AGREEMENT, NaN, NaN];
-  for (let dy = -WAYS; dy <= WAYS; dy++)
-    for (let dx = -WAYS; dx <= WAYS; dx++) {
-      const here = score(dx, dy);
-      if (here > best) [best, bx, by] = [here, dx, dy];
-    }
-  if (Number.isNaN(bx)) return null;
-  const top = (before: number, after: number) => {
-    const bend = before - 2 * best + after;
-    return bend < 0 ? Math.max(-0.5, Math.min(0.5, (before - after) / (2 * bend))) : 0;
-  };
-  return [
-    bx + top(score(bx - 1, by), score(bx + 1, by)),
-    by + top(score(bx, by - 1), score(bx, by + 1)),
-  ];
 }

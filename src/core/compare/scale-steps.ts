@@ -12,29 +12,47 @@ export function smoothed({ width, height, data, mask }: Grid, deviation: number)
   const kernel = Float64Array.from({ length: 2 * reach + 1 }, (_, i) =>
     Math.exp(-((i - reach) ** 2) / (2 * deviation * deviation)),
   );
-  let sums = Float64Array.from(data, (n, c) => (mask[c] ? n : 0));
-  let weights = Float64Array.from(mask);
-  for (const [length, step, between, lines] of [
-    [width, 1, width, height],
-    [height, width, 1, width],
-  ] as const) {
-    const nextSums = new Float64Array(sums.length);
-    const nextWeights = new Float64Array(sums.length);
-    for (let line = 0; line < lines; line++)
-      for (let i = 0; i < length; i++) {
-        const at = line * between + i * step;
-        const first = Math.max(0, i - reach);
-        const last = Math.min(length - 1, i + reach);
-        for (let j = first; j <= last; j++) {
-          const k = kernel[j - i + reach];
-          nextSums[at] += k * sums[line * between + j * step];
-          nextWeights[at] += k * weights[line * between + j * step];
-        }
-      }
-    sums = nextSums;
-    weights = nextWeights;
-  }
+  const [sums, weights] = [data.map((n, c) => (mask[c] ? n : 0)), mask].map((numbers) =>
+    alongColumns(alongRows(numbers, width, kernel), width, height, kernel),
+  );
   return Float32Array.from(sums, (sum, c) => (mask[c] ? sum / weights[c] : 0));
+}
+
+/** Each row convolved with a kernel of odd length, which is cut off at the ends. */
+function alongRows(
+  numbers: Float32Array | Uint8Array,
+  width: number,
+  kernel: Float64Array,
+): Float64Array {
+  const reach = (kernel.length - 1) / 2;
+  const out = new Float64Array(numbers.length);
+  for (let start = 0; start < numbers.length; start += width)
+    for (let x = 0; x < width; x++) {
+      let sum = 0;
+      const last = Math.min(width - 1, x + reach);
+      for (let i = Math.max(0, x - reach); i <= last; i++)
+        sum += kernel[i - x + reach] * numbers[start + i];
+      out[start + x] = sum;
+    }
+  return out;
+}
+
+/** Each column likewise, a row at a time, as they lie in memory. */
+function alongColumns(
+  numbers: Float64Array,
+  width: number,
+  height: number,
+  kernel: Float64Array,
+): Float64Array {
+  const reach = (kernel.length - 1) / 2;
+  const out = new Float64Array(numbers.length);
+  for (let y = 0; y < height; y++)
+    for (let j = Math.max(0, y - reach); j <= Math.min(height - 1, y + reach); j++) {
+      const weight = kernel[j - y + reach];
+      for (let x = 0, to = y * width, from = j * width; x < width; x++)
+        out[to + x] += weight * numbers[from + x];
+    }
+  return out;
 }
 
 /**

@@ -1,4 +1,4 @@
-import { LINEAR_OF_BYTE, luminance } from '../colour/srgb';
+import { BLUE_LUMINANCE, GREEN_LUMINANCE, LINEAR_OF_BYTE, RED_LUMINANCE } from '../colour/srgb';
 import { quickValueOfLuminance } from '../colour/value';
 import { OPAQUE, type Picture } from '../picture/picture';
 import { boxSums } from '../raster/box-sums';
@@ -11,52 +11,78 @@ export interface Grid {
   mask: Uint8Array;
 }
 
-/** Linear light of a picture, three floats a cell, each the mean of the pixels it covers. */
-export interface LightCells {
+/** Relative luminance of each pixel of a picture that is opaque; it is read in many grids. */
+export interface LuminancePlane {
   width: number;
   height: number;
-  light: Float32Array;
+  data: Float32Array;
+  /** 1 where a pixel is opaque. */
   mask: Uint8Array;
 }
 
-/** A picture in cells of mean light, `side` of them along its longer side; as it is where it is smaller. */
-export function lightCells({ width, height, data }: Picture, side: number): LightCells {
-  const step = Math.max(1, Math.max(width, height) / side);
-  const across = Math.max(1, Math.round(width / step));
-  const down = Math.max(1, Math.round(height / step));
-  const light = new Float32Array(across * down * 3);
-  const mask = new Uint8Array(across * down);
-  for (let y = 0; y < down; y++) {
-    const y0 = Math.floor((y * height) / down);
-    const y1 = Math.max(y0 + 1, Math.floor(((y + 1) * height) / down));
-    for (let x = 0; x < across; x++) {
-      const x0 = Math.floor((x * width) / across);
-      const x1 = Math.max(x0 + 1, Math.floor(((x + 1) * width) / across));
-      let [r, g, b, n] = [0, 0, 0, 0];
-      for (let v = y0; v < y1; v++)
-        for (let i = (v * width + x0) * 4, end = (v * width + x1) * 4; i < end; i += 4) {
-          if (data[i + 3] < OPAQUE) continue;
-          r += LINEAR_OF_BYTE[data[i]];
-          g += LINEAR_OF_BYTE[data[i + 1]];
-          b += LINEAR_OF_BYTE[data[i + 2]];
-          n++;
-        }
-      if (n === 0) continue;
-      const c = y * across + x;
-      mask[c] = 1;
-      light[c * 3] = r / n;
-      light[c * 3 + 1] = g / n;
-      light[c * 3 + 2] = b / n;
-    }
+const luminanceTable = (share: number) =>
+  Float32Array.from(LINEAR_OF_BYTE, (light) => share * light);
+const [OF_RED, OF_GREEN, OF_BLUE] = [RED_LUMINANCE, GREEN_LUMINANCE, BLUE_LUMINANCE].map(
+  luminanceTable,
+);
+
+export function luminancePlane({ width, height, data: rgba }: Picture): LuminancePlane {
+  const data = new Float32Array(width * height);
+  const mask = new Uint8Array(width * height);
+  for (let p = 0, i = 0; p < data.length; p++, i += 4) {
+    if (rgba[i + 3] < OPAQUE) continue;
+    data[p] = OF_RED[rgba[i]] + OF_GREEN[rgba[i + 1]] + OF_BLUE[rgba[i + 2]];
+    mask[p] = 1;
   }
-  return { width: across, height: down, light, mask };
+  return { width, height, data, mask };
 }
 
-/** Munsell value of each cell. */
-export function valueGrid({ width, height, light, mask }: LightCells): Grid {
-  const data = Float32Array.from(mask, (there, c) =>
-    there ? quickValueOfLuminance(luminance(light[c * 3], light[c * 3 + 1], light[c * 3 + 2])) : 0,
-  );
+/** At half the size: means of the opaque pixels of each two by two. */
+export function halvedPlane(plane: LuminancePlane): LuminancePlane {
+  const width = Math.ceil(plane.width / 2);
+  const height = Math.ceil(plane.height / 2);
+  const data = new Float32Array(width * height);
+  const mask = new Uint8Array(width * height);
+  for (let y = 0, p = 0; y < height; y++)
+    for (let x = 0; x < width; x++, p++) {
+      const at = 2 * y * plane.width + 2 * x;
+      const toRight = 2 * x + 1 < plane.width ? 1 : 0;
+      const below = 2 * y + 1 < plane.height ? plane.width : 0;
+      const [a, b, c, d] = [at, at + toRight, at + below, at + below + toRight];
+      const n = plane.mask[a] + plane.mask[b] + plane.mask[c] + plane.mask[d];
+      if (n === 0) continue;
+      // Where one isn't opaque there is 0; at an odd edge a pixel counts twice.
+      data[p] = (plane.data[a] + plane.data[b] + plane.data[c] + plane.data[d]) / n;
+      mask[p] = 1;
+    }
+  return { width, height, data, mask };
+}
+
+/** Munsell value of a picture in cells of mean light, `side` of them along its longer side; as it is where it is smaller. */
+export function valueGrid(plane: LuminancePlane, side: number): Grid {
+  const step = Math.max(1, Math.max(plane.width, plane.height) / side);
+  const width = Math.max(1, Math.round(plane.width / step));
+  const height = Math.max(1, Math.round(plane.height / step));
+  const data = new Float32Array(width * height);
+  const mask = new Uint8Array(width * height);
+  for (let y = 0, c = 0; y < height; y++) {
+    const y0 = Math.floor((y * plane.height) / height);
+    const y1 = Math.max(y0 + 1, Math.floor(((y + 1) * plane.height) / height));
+    for (let x = 0; x < width; x++, c++) {
+      const x0 = Math.floor((x * plane.width) / width);
+      const x1 = Math.max(x0 + 1, Math.floor(((x + 1) * plane.width) / width));
+      let sum = 0;
+      let n = 0;
+      for (let v = y0; v < y1; v++)
+        for (let p = v * plane.width + x0, end = v * plane.width + x1; p < end; p++) {
+          sum += plane.data[p];
+          n += plane.mask[p];
+        }
+      if (n === 0) continue;
+      data[c] = quickValueOfLuminance(sum / n);
+      mask[c] = 1;
+    }
+  }
   return { width, height, data, mask };
 }
 

@@ -6,33 +6,43 @@ export function boxSums(
   of: number,
   reach: number,
 ): void {
-  const row = width * of;
-  for (let y = 0; y < height; y++) slide(numbers, y * row, of, width, of, reach);
-  // All columns at once, a row after the other, as they lie in memory.
-  slide(numbers, 0, row, height, row, reach);
+  const row = new Float64Array(width);
+  for (let y = 0; y < height; y++)
+    for (let k = 0; k < of; k++) slideAlong(numbers, y * width * of + k, of, row, reach);
+  slideDown(numbers, width * of, height, reach);
 }
 
-/** Sums along a line of `length` places, `step` apart, each of `of` numbers that are summed apart. */
-function slide(
+/** Sums along one line of numbers `step` apart, as many as `line` has room for; that is overwritten. */
+function slideAlong(
   numbers: Float64Array,
   start: number,
   step: number,
-  length: number,
-  of: number,
+  line: Float64Array,
   reach: number,
 ): void {
-  const line = new Float64Array(length * of);
-  for (let n = 0; n < length; n++)
-    for (let k = 0, at = start + n * step; k < of; k++) line[n * of + k] = numbers[at + k];
-  const sums = new Float64Array(of);
-  for (let n = 0; n < Math.min(reach, length); n++)
-    for (let k = 0; k < of; k++) sums[k] += line[n * of + k];
-  for (let n = 0; n < length; n++) {
-    const at = start + n * step;
-    const enters = (n + reach) * of;
-    const leaves = (n - reach - 1) * of;
-    if (enters < line.length) for (let k = 0; k < of; k++) sums[k] += line[enters + k];
-    if (leaves >= 0) for (let k = 0; k < of; k++) sums[k] -= line[leaves + k];
-    for (let k = 0; k < of; k++) numbers[at + k] = sums[k];
+  const { length } = line;
+  let sum = 0;
+  for (let n = 0, at = start; n < length; n++, at += step) {
+    line[n] = numbers[at];
+    if (n < reach) sum += line[n];
+  }
+  for (let n = 0, at = start; n < length; n++, at += step) {
+    if (n + reach < length) sum += line[n + reach];
+    if (n > reach) sum -= line[n - reach - 1];
+    numbers[at] = sum;
+  }
+}
+
+/** Sums down all columns at once, a row of `length` numbers after the other, as they lie in memory. */
+function slideDown(numbers: Float64Array, length: number, rows: number, reach: number): void {
+  const before = numbers.slice(0, rows * length);
+  const sums = new Float64Array(length);
+  for (let k = 0; k < Math.min(reach, rows) * length; k++) sums[k % length] += before[k];
+  for (let n = 0; n < rows; n++) {
+    const enters = (n + reach) * length;
+    const leaves = (n - reach - 1) * length;
+    if (n + reach < rows) for (let k = 0; k < length; k++) sums[k] += before[enters + k];
+    if (leaves >= 0) for (let k = 0; k < length; k++) sums[k] -= before[leaves + k];
+    numbers.set(sums, n * length);
   }
 }

@@ -1,9 +1,10 @@
 'use client';
 
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
 import { hrefOf } from '@/contracts/endpoints/endpoint';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import { findingSchema } from '@/contracts/finding';
+import type { Development } from '@/core/picture/develop';
 import type { Quad } from '@/core/raster/homography';
 import { editCheck } from '@/study/session-edits';
 import { useSettings } from '@/ui/settings';
@@ -29,6 +30,29 @@ export interface Comparing {
   again: () => void;
 }
 
+/** A worker that has a picture, or is loading it. */
+interface ModelWorker {
+  key: string;
+  started: StartedChecks;
+  loaded: Promise<void>;
+}
+
+/** The worker that is held, or a new one where that has another picture or another development of it. */
+function readyWorker(
+  held: RefObject<ModelWorker | null>,
+  pictureId: string,
+  development: Development,
+): ModelWorker {
+  const key = JSON.stringify([pictureId, development]);
+  if (held.current?.key === key) return held.current;
+  held.current?.started.stop();
+  const started = startChecks();
+  const href = hrefOf(endpoints.getPicture, { id: pictureId, rendition: 'working' });
+  const loaded = started.load(new URL(href, location.href).href, development);
+  held.current = { key, started, loaded };
+  return held.current;
+}
+
 interface Done {
   key: string;
   laid: Laid;
@@ -44,9 +68,7 @@ export function useComparison(open: OpenSession | null): Comparing {
   const { content, snapshot, check } = useOpenCheck(open);
   const isStored = snapshot !== null && !open?.snapshots.waiting.has(snapshot.id);
 
-  const worker = useRef<{ key: string; started: StartedChecks; loaded: Promise<void> } | null>(
-    null,
-  );
+  const worker = useRef<ModelWorker | null>(null);
   const [told, setTold] = useState<{ key: string; state: Comparing['state'] } | null>(null);
   const [stage, setStage] = useState<CheckStage | null>(null);
   const [done, setDone] = useState<Done | null>(null);
@@ -81,18 +103,7 @@ export function useComparison(open: OpenSession | null): Comparing {
       if (!now.open || !now.check || !now.content) return;
       const { open: room, check: of } = now;
       setTold({ key, state: 'working' });
-      const modelKey = JSON.stringify([facts.id, now.development]);
-      if (worker.current?.key !== modelKey) {
-        worker.current?.started.stop();
-        const started = startChecks();
-        const href = hrefOf(endpoints.getPicture, { id: facts.id, rendition: 'working' });
-        worker.current = {
-          key: modelKey,
-          started,
-          loaded: started.load(new URL(href, location.href).href, now.development),
-        };
-      }
-      const { started, loaded } = worker.current;
+      const { started, loaded } = readyWorker(worker, facts.id, now.development);
       await loaded;
       const held = await heldAgainst(of, now.content, room.session.id, {
         document: now.document,
@@ -119,6 +130,9 @@ export function useComparison(open: OpenSession | null): Comparing {
     run().catch((error: unknown) => {
       if (stopped) return;
       console.error(error);
+      // The next attempt begins with a new one: this may have failed to load.
+      worker.current?.started.stop();
+      worker.current = null;
       setTold({ key, state: 'failed' });
     });
     return () => {
@@ -126,7 +140,22 @@ export function useComparison(open: OpenSession | null): Comparing {
     };
   }, [key, facts.id, settings.wheel]);
 
-  useEffect(() => () => worker.current?.started.stop(), []);
+  // The model is there by the time that a photograph has come in.
+  const isOpen = open !== null;
+  const framing = JSON.stringify(development);
+  useEffect(() => {
+    if (!isOpen) return;
+    // Who waits for it hears of a failure.
+    readyWorker(worker, facts.id, given.current.development).loaded.catch(() => undefined);
+  }, [isOpen, facts.id, framing]);
+
+  useEffect(
+    () => () => {
+      worker.current?.started.stop();
+      worker.current = null;
+    },
+    [],
+  );
 
   const shown = done?.key === key ? done.laid : null;
   const pictures = useLooked(shown, view.as, document.values.squint, worker);
