@@ -1,0 +1,122 @@
+import { atValue } from '../colour/at-value';
+import { oklabFromOklch, oklchFromOklab, type Oklab } from '../colour/oklab';
+import { toGamut } from '../colour/gamut';
+import { valueOfOklab } from '../colour/value';
+import { hueAtPosition, PAINTERS_WHEEL, wheelPosition, type Wheel } from '../colour/wheel';
+import { oklchHueOn } from '../colour/wheel-hue';
+import type { Making, ScreenLimits } from './question';
+import { boundsOf, regionKey, regionOf } from './region';
+
+export const between = (random: () => number, from: number, to: number): number =>
+  from + (to - from) * random();
+
+export const oneOf = <T>(random: () => number, all: readonly T[]): T =>
+  all[Math.min(all.length - 1, Math.floor(random() * all.length))];
+
+/** In any order, each as likely. Source: R. Durstenfeld, "Algorithm 235", CACM 7(7), 1964. */
+export function shuffled<T>(random: () => number, all: readonly T[]): T[] {
+  const out = [...all];
+  for (let i = out.length - 1; i > 0; i--) {
+    const j = Math.floor(random() * (i + 1));
+    [out[i], out[j]] = [out[j], out[i]];
+  }
+  return out;
+}
+
+/** From what is asked of the easiest question to what is asked of the hardest. */
+export const graded = (difficulty: number, easy: number, hard: number): number =>
+  easy + (hard - easy) * difficulty;
+
+export const chromaOf = ({ a, b }: Oklab): number => Math.hypot(a, b);
+
+/** Values that a question may lie at, with room for what differs from it. */
+export const valueRange = (
+  { darkest, lightest }: ScreenLimits,
+  room = 0,
+): readonly [number, number] => [darkest + room, lightest - room];
+
+/** Whether a colour has its value where the screen shows it, with room for what differs from it. */
+export function isShown(colour: Oklab, screen: ScreenLimits, room = 0): boolean {
+  const [from, to] = valueRange(screen, room);
+  const value = valueOfOklab(colour);
+  return value >= from && value <= to;
+}
+
+/** A colour of a Munsell value and chroma at a place on the wheel, as strong as sRGB has it. */
+export function colourAt(wheel: Wheel, position: number, value: number, chroma: number): Oklab {
+  const hue = hueAtPosition(position, wheel);
+  const alike = (h: number) => toGamut(oklabFromOklch({ L: 0.3 + value / 16, C: chroma, h }));
+  return atValue(value, oklchHueOn(hue, wheel, alike), () => chroma);
+}
+
+/** The same with its value and chroma held and its place on the wheel moved by so many families. */
+export const turnedBy = (wheel: Wheel, colour: Oklab, families: number): Oklab =>
+  colourAt(
+    wheel,
+    wheelPosition(wheel.hueOf(colour), wheel) + families,
+    valueOfOklab(colour),
+    chromaOf(colour),
+  );
+
+/** So often a made-up colour is tried before nothing is found to answer to what is wanted. */
+const TRIES = 100;
+
+/** What a colour of a question has to be. */
+export interface Wanted {
+  chroma: readonly [number, number];
+  /** How near the ends of what the screen shows it may come, in steps of value. */
+  room?: number;
+  suits?: (colour: Oklab) => boolean;
+}
+
+/**
+ * One of the colours that were given which suits, else a made-up one; of the region that is wanted before any other. Null
+ * where none does.
+ */
+export function wantedColour(making: Making, wanted: Wanted): Oklab | null {
+  const { region } = making;
+  if (!region) return anyWanted(making, wanted);
+  const { suits = () => true } = wanted;
+  const key = regionKey(region);
+  const within = {
+    ...wanted,
+    suits: (one: Oklab) => regionKey(regionOf(one)) === key && suits(one),
+  };
+  return anyWanted(making, within) ?? anyWanted({ ...making, region: undefined }, wanted);
+}
+
+function anyWanted(
+  { random, colours, screen, wheel, region }: Making,
+  { chroma: [least, most], room = 0, suits = () => true }: Wanted,
+): Oklab | null {
+  const isWanted = (colour: Oklab) =>
+    chromaOf(colour) >= least &&
+    chromaOf(colour) <= most &&
+    isShown(colour, screen, room) &&
+    suits(colour);
+  const given = colours.filter(isWanted);
+  if (given.length > 0) return oneOf(random, given);
+  const [from, to] = valueRange(screen, room);
+  const made = region ? boundsOf(region) : null;
+  for (let i = 0; i < TRIES; i++) {
+    const colour = made
+      ? colourAt(
+          PAINTERS_WHEEL,
+          between(random, ...made.position),
+          between(random, Math.max(from, made.value[0]), Math.min(to, made.value[1])),
+          between(random, Math.max(least, made.chroma[0]), Math.min(most, made.chroma[1])),
+        )
+      : colourAt(
+          wheel,
+          between(random, 0, wheel.families.length),
+          between(random, from, to),
+          between(random, least, most),
+        );
+    if (isWanted(colour)) return colour;
+  }
+  return null;
+}
+
+/** At another chroma, its value and hue held. */
+export const withChroma = (colour: Oklab, chroma: number): Oklab =>
+  atValue(valueOfOklab(colour), oklchFromOklab(colour).h, () => chroma);
