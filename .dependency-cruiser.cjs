@@ -20,13 +20,13 @@ module.exports = {
     {
       name: 'core-is-pure',
       comment:
-        'Numbers in, numbers out: of packages, only those that read text, name colours and trace contours.',
+        'Numbers in, numbers out: of packages, only those that read text, name colours, trace contours and schedule practice.',
       severity: 'error',
       from: { path: '^src/core/', pathNot: 'test(ing)?\\.ts$' },
       to: {
         path: ['^node_modules/'],
         pathNot: [
-          '^node_modules/(zod|jsonc-parser|papaparse|@types/papaparse|saxes|css-tree|color-name|@types/color-name|d3-contour|@types/d3-contour)/',
+          '^node_modules/(zod|jsonc-parser|papaparse|@types/papaparse|saxes|css-tree|color-name|@types/color-name|d3-contour|@types/d3-contour|ts-fsrs)/',
         ],
       },
     },
