@@ -12,14 +12,16 @@ import { database } from './db/client';
 import { importPicture } from './pictures/import-picture';
 import { deleteStudy, getStudy, saveStudy } from './studies/studies';
 import { someCourse, someCourses } from './testing/some-courses';
+import { wipe } from './testing/all-rows';
 import { freshDatabase } from './testing/test-database';
 import { redAndBlue } from './testing/test-pictures';
 
 let end: () => Promise<void>;
-beforeEach(async () => {
+beforeAll(async () => {
   end = await freshDatabase();
 });
-afterEach(() => end());
+beforeEach(() => wipe());
+afterAll(() => end());
 afterAll(() => closePool());
 
 describe('courses', () => {

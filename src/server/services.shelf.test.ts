@@ -8,14 +8,16 @@ import {
   SHELF_ID,
   shelfRevisions,
 } from './shelf/shelf';
+import { wipe } from './testing/all-rows';
 import { freshDatabase } from './testing/test-database';
 import { someShelf, someTube } from './testing/some-shelf';
 
 let end: () => Promise<void>;
-beforeEach(async () => {
+beforeAll(async () => {
   end = await freshDatabase();
 });
-afterEach(() => end());
+beforeEach(() => wipe());
+afterAll(() => end());
 
 it('is empty at first, keeps what is put on it, and knows what it was', async () => {
   expect(await getShelf()).toEqual({ revision: 1, content: someShelf() });
