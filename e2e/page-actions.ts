@@ -135,6 +135,12 @@ export async function grasp(page: Page, handle: Locator): Promise<{ x: number; y
   return at;
 }
 
+/** Waits until what lies over the picture, as of a step, is there and is of what was asked last. */
+export async function isCovered(page: Page): Promise<void> {
+  await expect(page.getByTestId('stage')).toHaveAttribute('data-covered', 'true');
+  await expect(page.getByTestId('stage')).not.toHaveAttribute('data-stale');
+}
+
 /** The colour of the stage's pixel under a point, as it is on the screen. */
 export async function pixelAt(page: Page, x: number, y: number): Promise<number[]> {
   const png = await page.screenshot({ clip: { x, y, width: 1, height: 1 } });

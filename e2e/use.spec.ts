@@ -6,6 +6,7 @@ import {
   deskIsSet,
   downloaded,
   finding,
+  isCovered,
   isReady,
   isSaved,
   onStage,
@@ -39,6 +40,7 @@ test('from a master’s palette to a printed plan, by mouse', async ({ page }) =
   const [x, y] = await onStage(page, 0.3, 0.85);
   const from = (await chip(page, 8).boundingBox())!;
   const name = (await chip(page, 8).getAttribute('title'))!;
+  await isCovered(page);
   const before = await pixelAt(page, x, y);
   await page.mouse.move(from.x + 20, from.y + 20);
   await page.mouse.down();
@@ -174,6 +176,7 @@ test('a study’s colours go on another by touch; skin is looped out', async ({ 
   await deskIsSet(page);
   await expect(finding(page)).toContainText(HOLD);
   const [x, y] = await onStage(page, 0.5, 0.45);
+  await isCovered(page);
   const coloured = await pixelAt(page, x, y);
 
   await page.locator('summary', { hasText: 'Left as it is' }).click();
@@ -244,6 +247,14 @@ test('what is painted is held against a palette', async ({ page }) => {
   const file = page.getByRole('group', { name: 'Another picture' });
   await expect(file.getByRole('status')).toContainText('0 % of it lies within this palette');
   await expect(file.getByRole('list', { name: 'Crept in' })).toContainText('100 %');
+  // Another palette is held against the same picture.
+  const belongs = file.getByRole('list', { name: 'What belongs' }).getByRole('listitem');
+  const first = await belongs.first().innerText();
+  await page
+    .getByLabel('Colours of', { exact: true })
+    .selectOption({ label: 'One lamp in the dark' });
+  await expect(belongs.first()).not.toHaveText(first);
+  await expect(file.getByRole('status')).toContainText('0 % of it lies within this palette');
   await page
     .getByLabel('A photograph …')
     .setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });

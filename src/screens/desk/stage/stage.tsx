@@ -73,6 +73,7 @@ export function Stage(props: Props) {
       className={`relative h-full w-full touch-none overflow-hidden bg-surround select-none ${tool === 'look' ? '' : 'cursor-crosshair'}`}
       data-testid="stage"
       data-drawn={canvas !== null}
+      data-covered={lens !== null || undefined}
       data-stale={props.lens?.stale || undefined}
     >
       {canvas && (

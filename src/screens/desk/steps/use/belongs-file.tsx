@@ -1,7 +1,8 @@
 'use client';
 
-import { useRef, useState } from 'react';
-import { readFit, type Fit } from '@/core/palette/missing';
+import { useMemo, useRef, useState } from 'react';
+import { readFit } from '@/core/palette/missing';
+import type { Picture } from '@/core/picture/picture';
 import type { UsedColour } from '@/contracts/use';
 import { FileButton } from '@/ui/file-button';
 import { showError } from '@/ui/notices';
@@ -16,17 +17,20 @@ const SIDE = 600;
 /** Holds any picture against the palette without keeping it: a photograph of what was painted. */
 export function BelongsFile({ colours }: { colours: readonly UsedColour[] }) {
   const frame = useRef<HTMLCanvasElement>(null);
-  const [held, setHeld] = useState<{ name: string; found: Fit } | null>(null);
+  const [held, setHeld] = useState<{ name: string; picture: Picture } | null>(null);
+  // Another palette is held against the same picture.
+  const found = useMemo(() => {
+    if (!held || colours.length === 0) return null;
+    return readFit(
+      held.picture,
+      colours.map(({ colour }) => colour),
+    );
+  }, [held, colours]);
   if (colours.length === 0) return null;
   const open = async (file: File) => {
     try {
       if (!frame.current) return;
-      const picture = await drawPictureFile(file, frame.current, SIDE);
-      const found = readFit(
-        picture,
-        colours.map(({ colour }) => colour),
-      );
-      setHeld({ name: file.name, found });
+      setHeld({ name: file.name, picture: await drawPictureFile(file, frame.current, SIDE) });
     } catch (error) {
       showError(error);
     }
@@ -34,12 +38,12 @@ export function BelongsFile({ colours }: { colours: readonly UsedColour[] }) {
   return (
     <Fold title="Another picture" aside={held?.name ?? 'what you painted'}>
       <canvas ref={frame} className={held ? 'mb-2 max-h-48 max-w-full' : 'hidden'} aria-hidden />
-      {held && held.found.shares.length === colours.length && (
+      {found && (
         <div className="mb-2" role="group" aria-label="Another picture">
           <p role="status" className="mb-2 text-[15px] leading-snug">
-            {belongsSentence(held.found)}
+            {belongsSentence(found)}
           </p>
-          <BelongsLists found={held.found} colours={colours} />
+          <BelongsLists found={found} colours={colours} />
         </div>
       )}
       <FileButton label="A photograph …" accept="image/*" onFile={(file) => void open(file)} />
