@@ -9,6 +9,8 @@ import { valueOfOklab } from '../colour/value';
 import { familyOf, WHEELS } from '../colour/wheel';
 import { leadingFits, readHarmony } from '../measure/harmony';
 import { readKeyColour } from '../measure/key-colour';
+import { pigmentOf } from '../mixing/pigments/pigments';
+import { tubeOf } from '../mixing/tube';
 import { anySrgb } from '../testing';
 import { partsOfAreas } from './field';
 import { DRILL_KINDS, questionOf } from './kinds';
@@ -220,6 +222,31 @@ describe('what is right', () => {
         chromaOf(one) < chromaOf(about);
       expect(form.colours.map(isMirrored)).toEqual(form.colours.map((_, i) => i === form.right[0]));
     }
+  });
+
+  it('is the tube that brings a pile where it should be, and no other comes near', () => {
+    for (const difficulty of [0, 1])
+      for (const { shown, form } of questions('what the pile lacks', difficulty)) {
+        if (form.by !== 'word') throw new Error('by word');
+        const [before, wanted] = coloursOf(shown).map(labFromOklab);
+        expect(ciede2000(before, wanted)).toBeGreaterThanOrEqual(difficulty === 0 ? 14 : 6);
+        expect(form.words.every((id) => pigmentOf(id) !== null)).toBe(true);
+        expect(new Set(form.words).size).toBe(form.words.length);
+      }
+    // With tubes of one's own it asks about these, and with too few about a usual set.
+    const kind = DRILL_KINDS.find(({ id }) => id === 'what the pile lacks')!;
+    const making = { difficulty: 0, wheel: WHEELS[0], screen: SCREEN, colours: [] };
+    const tubes = ['PW6', 'PY42', 'PR101', 'PB29', 'PBk9', 'PBr7-raw-umber'].map((id) =>
+      tubeOf(id, [pigmentOf(id)!]),
+    );
+    const own = SEEDS.flatMap((seed) => questionOf(kind, seed, { ...making, tubes }) ?? []);
+    expect(own.length).toBeGreaterThan(5);
+    for (const { form } of own)
+      for (const id of form.by === 'word' ? form.words : [])
+        expect(tubes.map((tube) => tube.id)).toContain(id);
+    expect(questionOf(kind, 3, { ...making, tubes: tubes.slice(0, 2) })).toEqual(
+      questionOf(kind, 3, making),
+    );
   });
 
   it('isn’t scored where it is an estimate: what a grey reads as', () => {

@@ -8,6 +8,7 @@ import { lightness } from './kinds/lightness';
 import { match } from './kinds/match';
 import { oddOne } from './kinds/odd-one';
 import { order } from './kinds/order';
+import { pile } from './kinds/pile';
 import { readsAs } from './kinds/reads-as';
 import { reflection } from './kinds/reflection';
 import { sameValue } from './kinds/same-value';
@@ -35,6 +36,7 @@ export const DRILL_KINDS: readonly DrillKind[] = [
   keyColour,
   scheme,
   hidden,
+  pile,
 ];
 
 /** The question of a kind that a seed makes, always the same; null where there is no colour to ask about. */

@@ -7,6 +7,9 @@ import { oklchHueOn } from '../colour/wheel-hue';
 import type { Making, ScreenLimits } from './question';
 import { boundsOf, regionKey, regionOf } from './region';
 
+/** From, to. */
+type Range = readonly [number, number];
+
 export const between = (random: () => number, from: number, to: number): number =>
   from + (to - from) * random();
 
@@ -30,10 +33,10 @@ export const graded = (difficulty: number, easy: number, hard: number): number =
 export const chromaOf = ({ a, b }: Oklab): number => Math.hypot(a, b);
 
 /** Values that a question may lie at, with room for what differs from it. */
-export const valueRange = (
-  { darkest, lightest }: ScreenLimits,
-  room = 0,
-): readonly [number, number] => [darkest + room, lightest - room];
+export const valueRange = ({ darkest, lightest }: ScreenLimits, room = 0): Range => [
+  darkest + room,
+  lightest - room,
+];
 
 /** Whether a colour has its value where the screen shows it, with room for what differs from it. */
 export function isShown(colour: Oklab, screen: ScreenLimits, room = 0): boolean {
@@ -63,7 +66,7 @@ const TRIES = 100;
 
 /** What a colour of a question has to be. */
 export interface Wanted {
-  chroma: readonly [number, number];
+  chroma: Range;
   /** How near the ends of what the screen shows it may come, in steps of value. */
   room?: number;
   suits?: (colour: Oklab) => boolean;
@@ -96,26 +99,27 @@ function anyWanted(
     suits(colour);
   const given = colours.filter(isWanted);
   if (given.length > 0) return oneOf(random, given);
-  const [from, to] = valueRange(screen, room);
-  const made = region ? boundsOf(region) : null;
+  const bounds = region ? boundsOf(region) : null;
+  const values = overlap(bounds?.value ?? [0, 10], valueRange(screen, room));
+  const chromas = overlap(bounds?.chroma ?? [0, most], [least, most]);
+  if (!values || !chromas) return null;
   for (let i = 0; i < TRIES; i++) {
-    const colour = made
-      ? colourAt(
-          PAINTERS_WHEEL,
-          between(random, ...made.position),
-          between(random, Math.max(from, made.value[0]), Math.min(to, made.value[1])),
-          between(random, Math.max(least, made.chroma[0]), Math.min(most, made.chroma[1])),
-        )
-      : colourAt(
-          wheel,
-          between(random, 0, wheel.families.length),
-          between(random, from, to),
-          between(random, least, most),
-        );
+    const position = between(random, ...(bounds?.position ?? [0, wheel.families.length]));
+    const colour = colourAt(
+      bounds ? PAINTERS_WHEEL : wheel,
+      position,
+      between(random, ...values),
+      between(random, ...chromas),
+    );
     if (isWanted(colour)) return colour;
   }
   return null;
 }
+
+const overlap = ([from, to]: Range, [other, end]: Range): Range | null => {
+  const both: Range = [Math.max(from, other), Math.min(to, end)];
+  return both[0] <= both[1] ? both : null;
+};
 
 /** At another chroma, its value and hue held. */
 export const withChroma = (colour: Oklab, chroma: number): Oklab =>

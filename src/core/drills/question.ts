@@ -1,5 +1,6 @@
 import type { Oklab } from '../colour/oklab';
 import type { Wheel } from '../colour/wheel';
+import type { Tube } from '../mixing/tube';
 import type { ColourRegion } from './region';
 
 /** What a question shows. Colours stand on the person's surround. */
@@ -65,6 +66,8 @@ export interface Making {
   screen: ScreenLimits;
   /** Colours of a study or a palette; those of a made-up field where there are none. */
   colours: readonly Oklab[];
+  /** One's own tubes; a usual set where they are none or too few. */
+  tubes?: readonly Tube[];
   /** Where the colour should lie that is asked about; elsewhere, where the kind can't ask about it there. */
   region?: ColourRegion;
 }
@@ -74,6 +77,8 @@ export interface DrillKind {
   id: string;
   /** What is trained; kinds may share one. */
   skill: Skill;
+  /** That its colours lie where they have to, whatever region is wanted. */
+  ignoresRegion?: true;
   /** Makes one; null where what it was given has no colour to ask about. */
   make: (making: Making) => Omit<Question, 'kind'> | null;
 }
@@ -90,5 +95,6 @@ export const SKILLS = [
   'light',
   'whole',
   'hidden',
+  'mixing',
 ] as const;
 export type Skill = (typeof SKILLS)[number];

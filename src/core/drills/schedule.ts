@@ -3,20 +3,20 @@ import { oneOf } from './making';
 import type { Skill } from './question';
 
 /** An answer as it is remembered. */
-export interface Answered {
+export interface Answered extends SkillInRegion {
   /** Milliseconds since 1970. */
   at: number;
-  skill: Skill;
-  /** Of the colour that was asked about: `regionKey`. */
-  region: string;
   /** Null for what isn't scored. */
   isRight: boolean | null;
 }
 
 /** What is scheduled: a skill in a region of colour. */
-export interface Practised {
+export interface SkillInRegion {
   skill: Skill;
   region: string;
+}
+
+export interface Practised extends SkillInRegion {
   card: Card;
 }
 
@@ -55,30 +55,47 @@ const NEW_EVERY = 4;
 
 /**
  * The skill and the region that come next: of what is due that which is most likely forgotten; each fourth time, and where
- * nothing is due, one that wasn't met yet; where all were met, what is due soonest. `number` counts the questions of a round
- * from 0; what was asked last isn't asked again at once. Throws a RangeError where there is nothing to choose from.
+ * nothing is due, one that wasn't met yet, of any skill; where all were met, what is due soonest. `number` counts the
+ * questions of a round from 0; `last` isn't asked again at once; of new regions those that are `preferred` come
+ * first. Throws a RangeError where there is nothing to choose from.
  */
 export function nextUp(
   cards: ReadonlyMap<string, Practised>,
-  candidates: readonly { skill: Skill; region: string }[],
+  candidates: readonly SkillInRegion[],
   {
     now,
     number,
     last,
+    preferred,
     random,
-  }: { now: number; number: number; last?: string; random: () => number },
-): { skill: Skill; region: string } {
+  }: {
+    now: number;
+    number: number;
+    last?: SkillInRegion;
+    preferred?: ReadonlySet<string>;
+    random: () => number;
+  },
+): SkillInRegion {
   if (candidates.length === 0) throw new RangeError('nothing to practise');
-  const others = candidates.filter(({ skill, region }) => keyOf(skill, region) !== last);
+  const isLast = ({ skill, region }: SkillInRegion) =>
+    skill === last?.skill && region === last.region;
+  const others = candidates.filter((one) => !isLast(one));
   const all = others.length > 0 ? others : candidates;
   const fresh = all.filter(({ skill, region }) => !cards.has(keyOf(skill, region)));
   const met = all.flatMap(({ skill, region }) => cards.get(keyOf(skill, region)) ?? []);
   const due = met.filter(({ card }) => card.due.getTime() <= now);
-  if (fresh.length > 0 && (due.length === 0 || number % NEW_EVERY === NEW_EVERY - 1))
-    return oneOf(random, fresh);
+  if (fresh.length > 0 && (due.length === 0 || number % NEW_EVERY === NEW_EVERY - 1)) {
+    // A skill first: some have a hundred regions, some one.
+    const skill = oneOf(random, [...new Set(fresh.map((one) => one.skill))]);
+    const regions = fresh.filter((one) => one.skill === skill);
+    const own = regions.filter(({ region }) => preferred?.has(region));
+    return oneOf(random, own.length > 0 ? own : regions);
+  }
   const date = new Date(now);
   const rank = ({ card }: Practised) =>
     due.length > 0 ? scheduler.get_retrievability(card, date, false) : card.due.getTime();
-  const [first] = [...(due.length > 0 ? due : met)].sort((one, other) => rank(one) - rank(other));
-  return first;
+  const [{ skill, region }] = [...(due.length > 0 ? due : met)].sort(
+    (one, other) => rank(one) - rank(other),
+  );
+  return { skill, region };
 }

@@ -2,7 +2,14 @@ import { createEmptyCard, fsrs } from 'ts-fsrs';
 import { randomFrom } from '../seeded';
 import { profileOf, type Measured } from './profile';
 import { boundsOf, REGIONS, regionKey, regionOf, VALUE_THIRDS, type ColourRegion } from './region';
-import { cardsOf, nextUp, review, type Answered, type Practised } from './schedule';
+import {
+  cardsOf,
+  nextUp,
+  review,
+  type Answered,
+  type Practised,
+  type SkillInRegion,
+} from './schedule';
 import { START, stepped } from './staircase';
 import { learner } from './testing/learner';
 import { colourAt } from './making';
@@ -29,10 +36,10 @@ function practise(
   const answers: Answered[] = [];
   const cards = new Map<string, Practised>();
   for (let round = 0; round < rounds; round++)
-    for (let number = 0, last = ''; number < 30; number++) {
+    for (let number = 0, last: SkillInRegion | undefined; number < 30; number++) {
       const at = BEGIN + round * DAY + number * 10_000;
       const next = nextUp(cards, CANDIDATES, { now: at, number, last, random });
-      last = `${next.skill} · ${next.region}`;
+      last = next;
       const { skill, region } = next;
       answers.push({ at, skill, region, isRight: answer(regionOfKey(region)) });
       review(cards, answers[answers.length - 1]);

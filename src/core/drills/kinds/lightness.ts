@@ -17,6 +17,7 @@ const brightnessOf = (colour: Oklab): number => {
 export const lightness: DrillKind = {
   id: 'lightness against brightness',
   skill: 'value',
+  ignoresRegion: true,
   make({ random, difficulty, wheel, screen }) {
     const step = graded(difficulty, ...STEP);
     const [from, to] = valueRange(screen);

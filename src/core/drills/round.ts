@@ -1,0 +1,116 @@
+import type { Oklab } from '../colour/oklab';
+import { DRILL_KINDS, questionOf } from './kinds';
+import { oneOf } from './making';
+import type { Making, Question, Skill } from './question';
+import { REGIONS, regionKey, regionOf, type ColourRegion } from './region';
+import { nextUp, review, type Answered, type Practised, type SkillInRegion } from './schedule';
+import { START, stepped, type Staircase } from './staircase';
+
+/** Where a skill is practised that is of no one colour. */
+const EVERYWHERE = 'everywhere';
+
+/** The regions that a skill asks about. */
+const ASKS_ABOUT: Record<Skill, 'all' | 'coloured' | 'greys' | typeof EVERYWHERE> = {
+  family: 'coloured',
+  value: 'all',
+  intensity: 'all',
+  temperature: 'coloured',
+  lean: 'greys',
+  match: 'coloured',
+  order: EVERYWHERE,
+  contrast: 'coloured',
+  light: 'coloured',
+  whole: EVERYWHERE,
+  hidden: EVERYWHERE,
+  mixing: EVERYWHERE,
+};
+
+/** An answer to a question of a kind. */
+export interface RoundAnswer extends Answered {
+  kind: string;
+}
+
+/** What all answers so far say of what comes next. */
+export interface Standing {
+  cards: Map<string, Practised>;
+  /** By kind. */
+  staircases: Map<string, Staircase>;
+}
+
+export function standingOf(answers: readonly RoundAnswer[]): Standing {
+  const standing: Standing = { cards: new Map(), staircases: new Map() };
+  const inOrder = [...answers].sort((one, other) => one.at - other.at);
+  for (const answer of inOrder) takeAnswer(standing, answer);
+  return standing;
+}
+
+/** Takes one more answer in, later than all before. */
+export function takeAnswer({ cards, staircases }: Standing, answer: RoundAnswer): void {
+  const { kind, isRight } = answer;
+  review(cards, answer);
+  if (isRight !== null) staircases.set(kind, stepped(staircases.get(kind) ?? START, isRight));
+}
+
+/** The region that an answer about a colour is remembered under. */
+export const practisedRegion = (skill: Skill, about: Oklab): string =>
+  ASKS_ABOUT[skill] === EVERYWHERE ? EVERYWHERE : regionKey(regionOf(about));
+
+function regionsOf(skill: Skill): string[] {
+  const of = ASKS_ABOUT[skill];
+  if (of === EVERYWHERE) return [EVERYWHERE];
+  return REGIONS()
+    .filter(({ family }) => of === 'all' || (family === null) === (of === 'greys'))
+    .map(regionKey);
+}
+
+/** So many skills and regions are tried for a question that asks about just what comes next. */
+const TRIES = 8;
+const SEEDS = 2 ** 31;
+
+/**
+ * The next question of a round: of the skill and the region that are due, as hard as its kind stands. Where no question of a
+ * region can be made, as of a vivid shadow, the next is tried; where none of several can, one of another region is asked.
+ * Regions that one's own colours lie in come before others. `last` is the one before. Null where no question can be made at all.
+ */
+export function nextQuestion(
+  { cards, staircases }: Standing,
+  making: Omit<Making, 'random' | 'difficulty' | 'region'>,
+  {
+    skills,
+    now,
+    number,
+    last,
+    random,
+  }: {
+    skills: readonly Skill[];
+    now: number;
+    number: number;
+    last?: SkillInRegion;
+    random: () => number;
+  },
+): Question | null {
+  let candidates = skills.flatMap((skill) => regionsOf(skill).map((region) => ({ skill, region })));
+  const preferred = new Set(making.colours.map((colour) => regionKey(regionOf(colour))));
+  let another: Question | null = null;
+  for (let i = 0; i < TRIES && candidates.length > 0; i++) {
+    const next = nextUp(cards, candidates, { now, number, last, preferred, random });
+    const kind = oneOf(
+      random,
+      DRILL_KINDS.filter(({ skill }) => skill === next.skill),
+    );
+    const { difficulty } = staircases.get(kind.id) ?? START;
+    const region = regionOfKey(next.region);
+    const seed = Math.floor(random() * SEEDS);
+    const question = questionOf(kind, seed, { ...making, difficulty, ...(region && { region }) });
+    const isThere = question && practisedRegion(kind.skill, question.about) === next.region;
+    if (question && (isThere || kind.ignoresRegion)) return question;
+    another ??= question;
+    candidates = candidates.filter(
+      ({ skill, region: of }) => skill !== next.skill || of !== next.region,
+    );
+  }
+  return another;
+}
+
+const regionOfKey = (key: string): ColourRegion | undefined =>
+  REGIONS().find((region) => regionKey(region) === key);
