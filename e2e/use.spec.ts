@@ -259,6 +259,17 @@ test('what is painted is held against a palette', async ({ page }) => {
     .getByLabel('A photograph …')
     .setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
   await expect(page.getByText('This file is no picture that the browser can open.')).toBeVisible();
+  const clear = await sharp({
+    create: { width: 20, height: 20, channels: 4, background: '#00000000' },
+  })
+    .png()
+    .toBuffer();
+  await page
+    .getByLabel('A photograph …')
+    .setInputFiles({ name: 'clear.png', mimeType: 'image/png', buffer: clear });
+  await expect(page.getByText('This picture is transparent everywhere.')).toBeVisible();
+  // What was held before is still there.
+  await expect(file.getByRole('status')).toContainText('0 % of it lies within this palette');
 });
 
 test('a server that is killed, and two windows: no try is lost', async ({ page, context }) => {

@@ -1,8 +1,8 @@
-import { pictureOf, type Picture } from '@/core/picture/picture';
+import { countOpaque, pictureOf, type Picture } from '@/core/picture/picture';
 
 /**
  * Opens a picture file that the browser knows and draws it on a canvas, its longer side `side` at most. Throws where it
- * is none.
+ * is none, or one that is transparent everywhere; then the canvas is as it was.
  */
 export async function drawPictureFile(
   file: Blob,
@@ -19,11 +19,20 @@ export async function drawPictureFile(
   const [width, height] = [image.width, image.height].map((length) =>
     Math.max(1, Math.round(length * scale)),
   );
-  canvas.width = width;
-  canvas.height = height;
-  const pen = canvas.getContext('2d', { willReadFrequently: true });
+  // Looked over on another canvas, before what is shown gives way to it.
+  const scratch = document.createElement('canvas');
+  scratch.width = width;
+  scratch.height = height;
+  const pen = scratch.getContext('2d', { willReadFrequently: true });
   if (!pen) throw new Error('This browser can’t draw the picture. Nothing was changed.');
   pen.drawImage(image, 0, 0, width, height);
   image.close();
-  return pictureOf(width, height, pen.getImageData(0, 0, width, height).data as Uint8ClampedArray);
+  const { data } = pen.getImageData(0, 0, width, height);
+  const picture = pictureOf(width, height, data as Uint8ClampedArray);
+  if (countOpaque(picture) === 0)
+    throw new Error('This picture is transparent everywhere. Nothing was changed.');
+  canvas.width = width;
+  canvas.height = height;
+  canvas.getContext('2d', { willReadFrequently: true })?.drawImage(scratch, 0, 0);
+  return picture;
 }

@@ -2,13 +2,14 @@ import fc from 'fast-check';
 import { ciede2000 } from '../colour/ciede2000';
 import { labFromOklab } from '../colour/cielab';
 import { inGamut } from '../colour/gamut';
-import { INTENSITY_WORDS, intensityWord } from '../colour/intensity';
+import { INTENSITY_LIMITS, INTENSITY_WORDS, intensityWord } from '../colour/intensity';
 import type { Oklab } from '../colour/oklab';
 import { temperature } from '../colour/temperature';
 import { valueOfOklab } from '../colour/value';
 import { familyOf, WHEELS } from '../colour/wheel';
 import { leadingFits, readHarmony } from '../measure/harmony';
 import { readKeyColour } from '../measure/key-colour';
+import { mixLab } from '../mixing/mix-lab';
 import { pigmentOf } from '../mixing/pigments/pigments';
 import { tubeOf } from '../mixing/tube';
 import { anySrgb } from '../testing';
@@ -36,6 +37,8 @@ const coloursOf = (shown: Shown): Oklab[] => {
       return [...shown.colours];
     case 'in a ground':
       return [shown.colour, shown.ground];
+    case 'pile':
+      return [shown.colour, shown.wanted];
     case 'field':
       return shown.areas.map(({ colour }) => colour);
   }
@@ -135,6 +138,38 @@ const wordOf = ({ form }: Question) => (form.by === 'word' ? form.words[form.rig
 const mean = (numbers: readonly number[]) =>
   numbers.reduce((sum, one) => sum + one, 0) / numbers.length;
 
+const PARTS = Array.from({ length: 200 }, (_, i) => 0.04 * 1.03 ** i);
+
+/** What is left to the colour that is wanted, ΔE₀₀: before anything is added, and with the best amount of each tube. */
+function mixedOn({ shown, form }: Question) {
+  if (shown.as !== 'pile' || form.by !== 'word') throw new Error('a pile');
+  const opticsOf = (id: string) => tubeOf(id, [pigmentOf(id)!]).optics;
+  const paints = shown.parts.map(({ tube }) => opticsOf(tube));
+  const weights = shown.parts.map(({ parts }) => parts);
+  const wanted = labFromOklab(shown.wanted);
+  expect(ciede2000(mixLab(paints, weights), labFromOklab(shown.colour))).toBeLessThan(0.01);
+  const reached = form.words.map((id) =>
+    Math.min(
+      ...PARTS.map((parts) =>
+        ciede2000(mixLab([...paints, opticsOf(id)], [...weights, parts]), wanted),
+      ),
+    ),
+  );
+  return {
+    before: ciede2000(labFromOklab(shown.colour), wanted),
+    reached,
+    right: form.right[0],
+  };
+}
+
+/** How far the nearest of the wrong colours is from the right one. */
+function nearestWrong({ form }: Question): number {
+  if (form.by !== 'colour') throw new Error('by colour');
+  const right = labFromOklab(form.colours[form.right[0]]);
+  const wrong = form.colours.filter((_, i) => !form.right.includes(i));
+  return Math.min(...wrong.map((one) => ciede2000(right, labFromOklab(one))));
+}
+
 describe('what is right', () => {
   it('is what core reads of the colour', () => {
     for (const difficulty of [0, 0.5, 1]) {
@@ -226,12 +261,14 @@ describe('what is right', () => {
 
   it('is the tube that brings a pile where it should be, and no other comes near', () => {
     for (const difficulty of [0, 1])
-      for (const { shown, form } of questions('what the pile lacks', difficulty)) {
-        if (form.by !== 'word') throw new Error('by word');
-        const [before, wanted] = coloursOf(shown).map(labFromOklab);
-        expect(ciede2000(before, wanted)).toBeGreaterThanOrEqual(difficulty === 0 ? 14 : 6);
-        expect(form.words.every((id) => pigmentOf(id) !== null)).toBe(true);
-        expect(new Set(form.words).size).toBe(form.words.length);
+      for (const question of questions('what the pile lacks', difficulty)) {
+        const { before, reached, right } = mixedOn(question);
+        expect(before).toBeGreaterThanOrEqual(difficulty === 0 ? 14 : 6);
+        expect(reached[right]).toBeLessThan(1.5);
+        const others = reached.filter((_, i) => i !== right);
+        expect(Math.min(...others)).toBeGreaterThan(
+          reached[right] + (difficulty === 0 ? 4.5 : 1.5),
+        );
       }
     // With tubes of one's own it asks about these, and with too few about a usual set.
     const kind = DRILL_KINDS.find(({ id }) => id === 'what the pile lacks')!;
@@ -292,7 +329,34 @@ describe('difficulty', () => {
         return Math.abs(one - other);
       },
       'name the hidden colour': ({ about }) => chromaOf(about),
+      intensity: ({ about }) =>
+        Math.min(...INTENSITY_LIMITS.map((limit) => Math.abs(chromaOf(about) / limit - 1))),
+      'same value, other hue': ({ about, form }) => {
+        if (form.by !== 'colour') throw new Error('by colour');
+        const off = form.colours.map((one) => Math.abs(valueOfOklab(one) - valueOfOklab(about)));
+        return Math.min(...off.filter((_, i) => !form.right.includes(i)));
+      },
+      'what a grey reads as': ({ about }) => chromaOf(about),
+      'the shadow of a light': nearestWrong,
+      'the reflection': ({ about, form }) => {
+        if (form.by !== 'colour') throw new Error('by colour');
+        return (
+          Math.max(...form.colours.map((one) => Math.abs(valueOfOklab(one) - 5))) -
+          Math.abs(valueOfOklab(about) - 5)
+        );
+      },
+      'the key at a glance': ({ shown, about }) =>
+        shown.as === 'field'
+          ? shown.areas.reduce(
+              (sum, { colour, share }) =>
+                sum + (familyOf(colour).index === familyOf(about).index ? share : 0),
+              0,
+            )
+          : 0,
+      'the scheme': ({ shown }) => mean(coloursOf(shown).map(chromaOf)),
+      'what the pile lacks': (question) => mixedOn(question).before,
     };
+    expect(new Set(Object.keys(measures))).toEqual(new Set(DRILL_KINDS.map(({ id }) => id)));
     for (const [id, measure] of Object.entries(measures)) {
       const along = levels.map((difficulty) => mean(questions(id, difficulty).map(measure)));
       for (let i = 1; i < along.length; i++) expect(along[i]).toBeLessThan(along[i - 1]);

@@ -10,6 +10,13 @@ export type Shown =
   | { as: 'row'; colours: readonly Oklab[] }
   /** A small patch in the middle of a large one. */
   | { as: 'in a ground'; colour: Oklab; ground: Oklab }
+  /** A mixture, what is in it, and the colour that it is to become. Tubes by their ids. */
+  | {
+      as: 'pile';
+      colour: Oklab;
+      parts: readonly { tube: string; parts: number }[];
+      wanted: Oklab;
+    }
   /** Areas of a made-up picture, with their shares of it (0–1, together 1). */
   | { as: 'field'; areas: readonly { colour: Oklab; share: number }[] };
 

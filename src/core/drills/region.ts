@@ -60,7 +60,7 @@ export function boundsOf({ value, family, intensity }: ColourRegion): {
 }
 
 /** The regions that sRGB has colours in, by the middle of each. */
-export const REGIONS = once((): ColourRegion[] => {
+export const allRegions = once((): ColourRegion[] => {
   const greys = VALUE_THIRDS.map((value): ColourRegion => ({
     value,
     family: null,

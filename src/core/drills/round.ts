@@ -2,7 +2,7 @@ import type { Oklab } from '../colour/oklab';
 import { DRILL_KINDS, questionOf } from './kinds';
 import { oneOf } from './making';
 import type { Making, Question, Skill } from './question';
-import { REGIONS, regionKey, regionOf, type ColourRegion } from './region';
+import { allRegions, regionKey, regionOf, type ColourRegion } from './region';
 import { nextUp, review, type Answered, type Practised, type SkillInRegion } from './schedule';
 import { START, stepped, type Staircase } from './staircase';
 
@@ -58,7 +58,7 @@ export const practisedRegion = (skill: Skill, about: Oklab): string =>
 function regionsOf(skill: Skill): string[] {
   const of = ASKS_ABOUT[skill];
   if (of === EVERYWHERE) return [EVERYWHERE];
-  return REGIONS()
+  return allRegions()
     .filter(({ family }) => of === 'all' || (family === null) === (of === 'greys'))
     .map(regionKey);
 }
@@ -113,4 +113,4 @@ export function nextQuestion(
 }
 
 const regionOfKey = (key: string): ColourRegion | undefined =>
-  REGIONS().find((region) => regionKey(region) === key);
+  allRegions().find((region) => regionKey(region) === key);

@@ -1,7 +1,14 @@
 import { createEmptyCard, fsrs } from 'ts-fsrs';
 import { randomFrom } from '../seeded';
 import { profileOf, type Measured } from './profile';
-import { boundsOf, REGIONS, regionKey, regionOf, VALUE_THIRDS, type ColourRegion } from './region';
+import {
+  boundsOf,
+  allRegions,
+  regionKey,
+  regionOf,
+  VALUE_THIRDS,
+  type ColourRegion,
+} from './region';
 import {
   cardsOf,
   nextUp,
@@ -20,8 +27,8 @@ const DAY = 24 * 60 * MINUTE;
 const BEGIN = Date.UTC(2026, 8, 1, 18);
 const SEEDS = Array.from({ length: 20 }, (_, i) => i * 101 + 7);
 
-const regionOfKey = (key: string) => REGIONS().find((region) => regionKey(region) === key)!;
-const CANDIDATES = REGIONS().map((region) => ({
+const regionOfKey = (key: string) => allRegions().find((region) => regionKey(region) === key)!;
+const CANDIDATES = allRegions().map((region) => ({
   skill: 'value' as const,
   region: regionKey(region),
 }));
@@ -50,9 +57,9 @@ function practise(
 
 describe('regions of colour', () => {
   it('have colours of theirs, and a key each', () => {
-    expect(REGIONS().length).toBeGreaterThan(90);
-    expect(new Set(REGIONS().map(regionKey)).size).toBe(REGIONS().length);
-    for (const region of REGIONS()) {
+    expect(allRegions().length).toBeGreaterThan(90);
+    expect(new Set(allRegions().map(regionKey)).size).toBe(allRegions().length);
+    for (const region of allRegions()) {
       const { value, chroma, position } = boundsOf(region);
       const middle = ([from, to]: readonly [number, number]) => (from + to) / 2;
       const colour = colourAt(PAINTERS_WHEEL, middle(position), middle(value), middle(chroma));
@@ -104,7 +111,7 @@ describe('the profile', () => {
       const answers: Measured[] = [];
       const truth = new Map<string, number[]>(VALUE_THIRDS.map((third) => [third, []]));
       for (let i = 0; i < 150; i++) {
-        const region = REGIONS()[Math.floor(random() * REGIONS().length)];
+        const region = allRegions()[Math.floor(random() * allRegions().length)];
         truth.get(region.value)!.push(person.bias(region));
         answers.push({ region, off: person.off(region) });
       }
@@ -140,12 +147,12 @@ describe('the profile', () => {
 
   it('says nothing of no answers, and is sure of little after few', () => {
     expect(profileOf([])).toBeNull();
-    const region = REGIONS()[40];
+    const region = allRegions()[40];
     const one = profileOf([{ region, off: 1 }])!;
     expect(one).toMatchObject({ count: 1, bias: 1 });
     const few = profileOf([
       { region, off: 1 },
-      { region: REGIONS()[0], off: -1 },
+      { region: allRegions()[0], off: -1 },
     ])!;
     for (const { bias, error } of few.leanings) expect(Math.abs(bias)).toBeLessThan(2 * error);
   });
@@ -180,7 +187,7 @@ describe('the schedule', () => {
       const isWeak = ({ family }: ColourRegion) => family === 'yellow' || family === 'violet';
       const answers = practise(seed, 30, (region) => random() < (isWeak(region) ? 0.45 : 0.95));
       const times = (weak: boolean) => {
-        const regions = REGIONS().filter((region) => isWeak(region) === weak);
+        const regions = allRegions().filter((region) => isWeak(region) === weak);
         const keys = new Set(regions.map(regionKey));
         return answers.filter(({ region }) => keys.has(region)).length / regions.length;
       };

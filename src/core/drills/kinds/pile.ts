@@ -69,7 +69,12 @@ export const pile: DrillKind = {
       if (others.length < CHOICES - 1) continue;
       const choices = shuffled(random, [lacking, ...others.slice(0, CHOICES - 1)]);
       return {
-        shown: { as: 'row', colours: [before, wanted] },
+        shown: {
+          as: 'pile',
+          colour: before,
+          parts: begun.map(({ tube, parts }) => ({ tube: tube.id, parts })),
+          wanted,
+        },
         form: {
           by: 'word',
           words: choices.map(({ id }) => id),

@@ -145,8 +145,13 @@ export function useComparison(open: OpenSession | null): Comparing {
   const framing = JSON.stringify(development);
   useEffect(() => {
     if (!isOpen) return;
-    // Who waits for it hears of a failure.
-    readyWorker(worker, facts.id, given.current.development).loaded.catch(() => undefined);
+    const ready = readyWorker(worker, facts.id, given.current.development);
+    // A server that was away may be back by the time that a photograph has come in: then it is loaded anew.
+    ready.loaded.catch(() => {
+      if (worker.current !== ready) return;
+      ready.started.stop();
+      worker.current = null;
+    });
   }, [isOpen, facts.id, framing]);
 
   useEffect(

@@ -14,19 +14,20 @@ import { belongsSentence } from './use-sentences';
 /** Large enough to read colours by, small enough to be read at once. */
 const SIDE = 600;
 
-/** Holds any picture against the palette without keeping it: a photograph of what was painted. */
+/** Holds any picture against a palette of at least one colour without keeping it: a photograph of what was painted. */
 export function BelongsFile({ colours }: { colours: readonly UsedColour[] }) {
   const frame = useRef<HTMLCanvasElement>(null);
   const [held, setHeld] = useState<{ name: string; picture: Picture } | null>(null);
   // Another palette is held against the same picture.
-  const found = useMemo(() => {
-    if (!held || colours.length === 0) return null;
-    return readFit(
-      held.picture,
-      colours.map(({ colour }) => colour),
-    );
-  }, [held, colours]);
-  if (colours.length === 0) return null;
+  const found = useMemo(
+    () =>
+      held &&
+      readFit(
+        held.picture,
+        colours.map(({ colour }) => colour),
+      ),
+    [held, colours],
+  );
   const open = async (file: File) => {
     try {
       if (!frame.current) return;

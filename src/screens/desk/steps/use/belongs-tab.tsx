@@ -34,7 +34,7 @@ export function BelongsTab() {
           onPlace={(place) => set({ pinned: { kind: 'place', ...place, radius: 0.03 } })}
         />
       )}
-      <BelongsFile colours={colours} />
+      {colours.length > 0 && <BelongsFile colours={colours} />}
     </>
   );
 }

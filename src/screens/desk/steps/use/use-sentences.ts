@@ -3,10 +3,10 @@ import type { WhatIfEffect } from '@/core/transfer/what-if-effect';
 import type { KeyEffect } from '@/core/transfer/key-effect';
 import type { MoodEffect } from '@/core/transfer/moods';
 import type { ValueScale } from '@/core/colour/value-scale';
-import { list, percent, stepWords } from '@/ui/words';
+import { capital, list, percent, stepWords } from '@/ui/words';
 
 export function belongsSentence({ failed, missing }: Fit): string {
-  const inside = percent(1 - failed);
+  const inside = capital(percent(1 - failed));
   if (failed < 0.005) return 'All of it lies within this palette.';
   return missing.length === 0
     ? `${inside} of it lies within this palette; nothing else makes a colour of its own.`
