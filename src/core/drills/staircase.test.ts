@@ -1,0 +1,34 @@
+import { randomFrom } from '../seeded';
+import { START, stepped } from './staircase';
+
+describe('the staircase', () => {
+  it('ends within five points of three of four right', () => {
+    const ends = Array.from({ length: 200 }, (_, seed) => {
+      const random = randomFrom(seed * 101 + 7);
+      const place = 0.25 + 0.5 * random();
+      const share = (difficulty: number) => 1 / (1 + Math.exp((difficulty - place) * 9));
+      let now = START;
+      const levels: number[] = [];
+      for (let i = 0; i < 150; i++) {
+        levels.push(now.difficulty);
+        now = stepped(now, random() < share(now.difficulty));
+      }
+      const last = levels.slice(-100);
+      return share(last.reduce((sum, one) => sum + one, 0) / last.length);
+    });
+    const mean = ends.reduce((sum, one) => sum + one, 0) / ends.length;
+    expect(Math.abs(mean - 0.75)).toBeLessThan(0.02);
+    // By chance alone the share of 150 answers is off by more than five points for one person in six.
+    const within = ends.filter((share) => Math.abs(share - 0.75) <= 0.05);
+    expect(within.length).toBeGreaterThanOrEqual(0.7 * ends.length);
+    expect(ends.every((share) => Math.abs(share - 0.75) < 0.15)).toBe(true);
+  });
+
+  it('stays between easy and hard', () => {
+    let now = START;
+    for (let i = 0; i < 50; i++) now = stepped(now, true);
+    expect(now.difficulty).toBe(1);
+    for (let i = 0; i < 50; i++) now = stepped(now, false);
+    expect(now.difficulty).toBe(0);
+  });
+});
