@@ -9,6 +9,7 @@ export default defineConfig({
     './src/server/db/pattern-schema.ts',
     './src/server/db/session-schema.ts',
     './src/server/db/courses-schema.ts',
+    './src/server/db/practice-schema.ts',
   ],
   out: './src/server/db/migrations',
 });

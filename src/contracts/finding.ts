@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { MAX_TOLD } from '@/core/compare/finding';
+import { oklabSchema } from './colour';
 import { KEYS, RANGES } from './study';
 
 const n = z.number();
@@ -47,6 +48,8 @@ export const findingSchema = z.object({
         weight: n,
         /** Munsell value of the model there. */
         at: n,
+        /** The model's colour there; older checks have kept its value alone. */
+        colour: oklabSchema.optional(),
         words: z.string().max(300),
       }),
     )

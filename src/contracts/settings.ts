@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { TOLERANCE_NAMES } from '@/core/measure/carried';
 import { WHEEL_IDS } from '@/core/colour/wheel';
+import { EYES } from '@/core/drills/eyes';
 import { valueScaleSchema } from './colour';
 
 /** How often a copy of everything is made beside the data. */
@@ -16,6 +17,8 @@ export const settingsSchema = z.object({
   wheel: z.enum(WHEEL_IDS).default('painters'),
   /** Whether the person guesses before a colour's reading is shown. */
   askFirst: z.boolean().default(false),
+  /** Whose eyes practise. */
+  eyes: z.enum(EYES).default('all hues'),
   /** How far values may stray from a picture that they carry. */
   tolerance: z.enum(TOLERANCE_NAMES).default('usual'),
   /** Radius of picks and of the reading line, as a share of the picture's diagonal. */
@@ -32,6 +35,7 @@ export const DEFAULT_SETTINGS: Settings = {
   surround: 'grey',
   wheel: 'painters',
   askFirst: false,
+  eyes: 'all hues',
   tolerance: 'usual',
   pickRadius: 0.01,
   copies: { every: 'week', keep: 2 },

@@ -16,6 +16,7 @@ const ROOMS = [
   { href: '/drawers', title: 'Drawers' },
   { href: '/bench', title: 'Bench' },
   { href: '/colourways', title: 'Colourways' },
+  { href: '/practice', title: 'Practice' },
   { href: '/log', title: 'Log' },
 ];
 

@@ -3,6 +3,7 @@ import { attemptSchema, recordSchema } from '../attempt';
 import { importEventSchema } from '../picture-import';
 import { oklabSchema } from '../colour';
 import { demoEventSchema } from '../demo';
+import { classRoundQuery } from '../class-round';
 import { drawingsSchema } from '../drawing';
 import {
   backupLookSchema,
@@ -46,6 +47,7 @@ import {
   zipRequestSchema,
 } from '../pattern-drawing';
 import { RENDITIONS } from '../pictures';
+import { drillAnswersSchema, practiceRecordSchema } from '../practice';
 import { paperSchema } from '../print';
 import { platesRequestSchema } from '../plates-request';
 import { madeRequestSchema } from '../made-request';
@@ -294,6 +296,11 @@ const rest = {
   printDrawings: post('/api/prints', file, { body: drawingsSchema, reads: true }),
   guessRecord: get('/api/attempts', json(recordSchema)),
   keepAttempt: post('/api/attempts', json(recordSchema), { body: attemptSchema }),
+  /** All that is known of an eye: answers of rounds, guesses, mixtures and checks. */
+  practiceRecord: get('/api/practice', json(practiceRecordSchema)),
+  keepAnswers: post('/api/practice', empty, { body: drillAnswersSchema }),
+  /** The same questions for a class, as a page that runs by itself. */
+  getClassRound: get('/api/practice/round', file, { query: classRoundQuery }),
   getSettings: get('/api/settings', json(settingsSchema)),
   saveSettings: put('/api/settings', empty, { body: settingsSchema }),
   /** Starts the demo again: a line before each study and one at the end. */

@@ -37,6 +37,7 @@ export function findingOf(
         id: `relation-${i + 1}`,
         ...{ x, y, value, chroma, hue, share, weight },
         at: quickValueOfLuminance(luminance(r, g, b)),
+        colour,
         words: relationWords(relation, wheel),
       };
     }),

@@ -4,6 +4,7 @@ import { toGamut } from '../colour/gamut';
 import { valueOfOklab } from '../colour/value';
 import { hueAtPosition, PAINTERS_WHEEL, wheelPosition, type Wheel } from '../colour/wheel';
 import { oklchHueOn } from '../colour/wheel-hue';
+import { isSeen } from './eyes';
 import type { Making, ScreenLimits } from './question';
 import { boundsOf, regionKey, regionOf } from './region';
 
@@ -61,6 +62,22 @@ export const turnedBy = (wheel: Wheel, colour: Oklab, families: number): Oklab =
     chromaOf(colour),
   );
 
+/** A value and a chroma at which any place of the wheel shows whether it is seen. */
+const PLAIN = { value: 5, chroma: 0.1 };
+
+/** Any place on the wheel whose colours are seen. */
+export function anyPosition({
+  random,
+  wheel,
+  eyes = 'all hues',
+}: Pick<Making, 'random' | 'wheel' | 'eyes'>): number {
+  for (let i = 0; ; i++) {
+    const position = between(random, 0, wheel.families.length);
+    if (eyes === 'all hues' || i >= TRIES) return position;
+    if (isSeen(colourAt(wheel, position, PLAIN.value, PLAIN.chroma), eyes)) return position;
+  }
+}
+
 /** So often a made-up colour is tried before nothing is found to answer to what is wanted. */
 const TRIES = 100;
 
@@ -89,13 +106,14 @@ export function wantedColour(making: Making, wanted: Wanted): Oklab | null {
 }
 
 function anyWanted(
-  { random, colours, screen, wheel, region }: Making,
+  { random, colours, screen, wheel, region, eyes = 'all hues' }: Making,
   { chroma: [least, most], room = 0, suits = () => true }: Wanted,
 ): Oklab | null {
   const isWanted = (colour: Oklab) =>
     chromaOf(colour) >= least &&
     chromaOf(colour) <= most &&
     isShown(colour, screen, room) &&
+    isSeen(colour, eyes) &&
     suits(colour);
   const given = colours.filter(isWanted);
   if (given.length > 0) return oneOf(random, given);

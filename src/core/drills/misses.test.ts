@@ -1,18 +1,20 @@
 import { oklabFromHex } from '../colour/hex';
 import type { Oklab } from '../colour/oklab';
 import { PAINTERS_WHEEL } from '../colour/wheel';
-import { answersOfGuess, answersOfTrial } from './misses';
+import { answersOfOffs, offsOf } from './misses';
 import { scoreThree } from './three-questions';
 
 const of = (hex: string) => oklabFromHex(hex) as Oklab;
-const rights = (answers: ReturnType<typeof answersOfTrial>) =>
+const rights = (answers: ReturnType<typeof answersOfOffs>) =>
   Object.fromEntries(answers.map(({ skill, isRight }) => [skill, isRight]));
+
+const answersOfTrial = (wanted: Oklab, got: Oklab) => answersOfOffs(0, wanted, offsOf(wanted, got));
 
 describe('what was missed elsewhere', () => {
   it('is practised: a guess on the Desk counts as three answers, in the region of its colour', () => {
     const blue = of('#2f5f9e');
     const guess = { family: 8, value: 6.5, intensity: 'moderate' as const };
-    const answers = answersOfGuess(5, blue, scoreThree(blue, guess, PAINTERS_WHEEL));
+    const answers = answersOfOffs(5, blue, scoreThree(blue, guess, PAINTERS_WHEEL));
     expect(rights(answers)).toEqual({ family: true, value: false, intensity: true });
     expect(answers.every(({ at, region }) => at === 5 && region === 'middle blue moderate')).toBe(
       true,
@@ -22,20 +24,20 @@ describe('what was missed elsewhere', () => {
   it('of a grey has no family', () => {
     const grey = of('#808080');
     const guess = { family: 2, value: 5.3, intensity: 'neutral' as const };
-    const answers = answersOfGuess(0, grey, scoreThree(grey, guess, PAINTERS_WHEEL));
+    const answers = answersOfOffs(0, grey, scoreThree(grey, guess, PAINTERS_WHEEL));
     expect(rights(answers)).toEqual({ value: true, intensity: true });
   });
 
   it('of a recipe is what it came out off', () => {
     const wanted = of('#7c9a4e');
-    expect(rights(answersOfTrial(0, wanted, wanted))).toEqual({
+    expect(rights(answersOfTrial(wanted, wanted))).toEqual({
       family: true,
       value: true,
       intensity: true,
     });
-    expect(rights(answersOfTrial(0, wanted, of('#b8c94e')))).toMatchObject({ value: false });
-    expect(rights(answersOfTrial(0, wanted, of('#9a7c4e')))).toMatchObject({ family: false });
-    expect(rights(answersOfTrial(0, wanted, of('#8f8f8e')))).toEqual({
+    expect(rights(answersOfTrial(wanted, of('#b8c94e')))).toMatchObject({ value: false });
+    expect(rights(answersOfTrial(wanted, of('#9a7c4e')))).toMatchObject({ family: false });
+    expect(rights(answersOfTrial(wanted, of('#8f8f8e')))).toEqual({
       value: true,
       intensity: false,
     });

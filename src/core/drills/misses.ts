@@ -1,5 +1,6 @@
 import { INTENSITY_WORDS, intensityWord, NEUTRAL_CHROMA } from '../colour/intensity';
-import type { Oklab } from '../colour/oklab';
+import { atValue } from '../colour/at-value';
+import { oklchFromOklab, type Oklab } from '../colour/oklab';
 import { valueOfOklab } from '../colour/value';
 import { familyOf, PAINTERS_WHEEL } from '../colour/wheel';
 import { chromaOf } from './making';
@@ -10,31 +11,46 @@ import type { ThreeScores } from './three-questions';
 /** As near as a value need come to count as known, Munsell steps. */
 const VALUE_KNOWN = 0.5;
 
-/** A guess of three questions on the Desk, as answers of three skills. */
-export function answersOfGuess(
-  at: number,
-  colour: Oklab,
-  { familyOff, valueOff, intensityOff }: Omit<ThreeScores, 'score'>,
-): Answered[] {
-  const region = regionKey(regionOf(colour));
-  return [
-    ...(familyOff === null
-      ? []
-      : [{ at, skill: 'family' as const, region, isRight: familyOff === 0 }]),
-    { at, skill: 'value', region, isRight: Math.abs(valueOff) <= VALUE_KNOWN },
-    { at, skill: 'intensity', region, isRight: intensityOff === 0 },
-  ];
-}
+export type Offs = Omit<ThreeScores, 'score'>;
 
-/** What was wanted and what came of it, as of a recipe that was mixed: what differs was missed. */
-export function answersOfTrial(at: number, wanted: Oklab, got: Oklab): Answered[] {
+/** How far what was made is from what was wanted: families, Munsell steps, intensity words. */
+export function offsOf(wanted: Oklab, got: Oklab): Offs {
   const count = PAINTERS_WHEEL.families.length;
   const away = Math.abs(familyOf(wanted).index - familyOf(got).index);
   const hasFamily = chromaOf(wanted) >= NEUTRAL_CHROMA && chromaOf(got) >= NEUTRAL_CHROMA;
   const word = (one: Oklab) => INTENSITY_WORDS.indexOf(intensityWord(chromaOf(one)));
-  return answersOfGuess(at, wanted, {
+  return {
     familyOff: hasFamily ? Math.min(away, count - away) : null,
     valueOff: valueOfOklab(got) - valueOfOklab(wanted),
     intensityOff: word(got) - word(wanted),
-  });
+  };
+}
+
+/** A guess of three questions on the Desk, or what came of a mixture or a study, as answers of three skills. */
+export function answersOfOffs(
+  at: number,
+  colour: Oklab,
+  { familyOff, valueOff, intensityOff }: Offs,
+): (Answered & { valueOff?: number; familyOff?: number; intensityOff?: number })[] {
+  const region = regionKey(regionOf(colour));
+  return [
+    ...(familyOff === null
+      ? []
+      : [{ at, skill: 'family' as const, region, isRight: familyOff === 0, familyOff }]),
+    { at, skill: 'value', region, isRight: Math.abs(valueOff) <= VALUE_KNOWN, valueOff },
+    { at, skill: 'intensity', region, isRight: intensityOff === 0, intensityOff },
+  ];
+}
+
+/** What a relation of a checked study is off its model: steps of value, OKLCH chroma and degrees of hue, study minus model. */
+export function offOfRelation(
+  model: Oklab,
+  off: { value: number; chroma: number; hue: number },
+): Offs {
+  const { C, h } = oklchFromOklab(model);
+  const value = Math.min(10, Math.max(0, valueOfOklab(model) + off.value));
+  return offsOf(
+    model,
+    atValue(value, h + off.hue, () => Math.max(0, C + off.chroma)),
+  );
 }

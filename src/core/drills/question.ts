@@ -1,6 +1,7 @@
 import type { Oklab } from '../colour/oklab';
 import type { Wheel } from '../colour/wheel';
 import type { Tube } from '../mixing/tube';
+import type { Eyes } from './eyes';
 import type { ColourRegion } from './region';
 
 /** What a question shows. Colours stand on the person's surround. */
@@ -75,6 +76,8 @@ export interface Making {
   colours: readonly Oklab[];
   /** One's own tubes; a usual set where they are none or too few. */
   tubes?: readonly Tube[];
+  /** Whose eyes it is made for; those that part all hues where nothing is said. */
+  eyes?: Eyes;
   /** Where the colour should lie that is asked about; elsewhere, where the kind can't ask about it there. */
   region?: ColourRegion;
 }

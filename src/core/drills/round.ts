@@ -1,8 +1,10 @@
 import type { Oklab } from '../colour/oklab';
+import { PAINTERS_WHEEL } from '../colour/wheel';
+import { isQuestionSeen, isSeen, skillsFor, type Eyes } from './eyes';
 import { DRILL_KINDS, questionOf } from './kinds';
-import { oneOf } from './making';
+import { colourAt, oneOf } from './making';
 import type { Making, Question, Skill } from './question';
-import { allRegions, regionKey, regionOf, type ColourRegion } from './region';
+import { allRegions, boundsOf, regionKey, regionOf, type ColourRegion } from './region';
 import { nextUp, review, type Answered, type Practised, type SkillInRegion } from './schedule';
 import { START, stepped, type Staircase } from './staircase';
 
@@ -25,9 +27,9 @@ const ASKS_ABOUT: Record<Skill, 'all' | 'coloured' | 'greys' | typeof EVERYWHERE
   mixing: EVERYWHERE,
 };
 
-/** An answer to a question of a kind. */
+/** An answer to a question of a kind; of none where it was missed elsewhere. */
 export interface RoundAnswer extends Answered {
-  kind: string;
+  kind: string | null;
 }
 
 /** What all answers so far say of what comes next. */
@@ -48,19 +50,28 @@ export function standingOf(answers: readonly RoundAnswer[]): Standing {
 export function takeAnswer({ cards, staircases }: Standing, answer: RoundAnswer): void {
   const { kind, isRight } = answer;
   review(cards, answer);
-  if (isRight !== null) staircases.set(kind, stepped(staircases.get(kind) ?? START, isRight));
+  if (isRight !== null && kind !== null)
+    staircases.set(kind, stepped(staircases.get(kind) ?? START, isRight));
 }
 
 /** The region that an answer about a colour is remembered under. */
 export const practisedRegion = (skill: Skill, about: Oklab): string =>
   ASKS_ABOUT[skill] === EVERYWHERE ? EVERYWHERE : regionKey(regionOf(about));
 
-function regionsOf(skill: Skill): string[] {
+function regionsOf(skill: Skill, eyes: Eyes): string[] {
   const of = ASKS_ABOUT[skill];
   if (of === EVERYWHERE) return [EVERYWHERE];
   return allRegions()
     .filter(({ family }) => of === 'all' || (family === null) === (of === 'greys'))
+    .filter((region) => isRegionSeen(region, eyes))
     .map(regionKey);
+}
+
+/** Whether the middle of a family is seen as others see it. */
+function isRegionSeen(region: ColourRegion, eyes: Eyes): boolean {
+  if (eyes === 'all hues' || region.family === null) return true;
+  const [from, to] = boundsOf(region).position;
+  return isSeen(colourAt(PAINTERS_WHEEL, (from + to) / 2, 5, 0.1), eyes);
 }
 
 /** So many skills and regions are tried for a question that asks about just what comes next. */
@@ -70,7 +81,8 @@ const SEEDS = 2 ** 31;
 /**
  * The next question of a round: of the skill and the region that are due, as hard as its kind stands. Where no question of a
  * region can be made, as of a vivid shadow, the next is tried; where none of several can, one of another region is asked.
- * Regions that one's own colours lie in come before others. `last` is the one before. Null where no question can be made at all.
+ * Regions that one's own colours lie in come before others. `last` is the one before. Nothing is asked that the eyes it is made for don't see.
+ * Null where no question can be made at all.
  */
 export function nextQuestion(
   { cards, staircases }: Standing,
@@ -89,7 +101,10 @@ export function nextQuestion(
     random: () => number;
   },
 ): Question | null {
-  let candidates = skills.flatMap((skill) => regionsOf(skill).map((region) => ({ skill, region })));
+  const { eyes = 'all hues' } = making;
+  let candidates = skillsFor(skills, eyes).flatMap((skill) =>
+    regionsOf(skill, eyes).map((region) => ({ skill, region })),
+  );
   const preferred = new Set(making.colours.map((colour) => regionKey(regionOf(colour))));
   let another: Question | null = null;
   for (let i = 0; i < TRIES && candidates.length > 0; i++) {
@@ -101,7 +116,8 @@ export function nextQuestion(
     const { difficulty } = staircases.get(kind.id) ?? START;
     const region = regionOfKey(next.region);
     const seed = Math.floor(random() * SEEDS);
-    const question = questionOf(kind, seed, { ...making, difficulty, ...(region && { region }) });
+    const made = questionOf(kind, seed, { ...making, difficulty, ...(region && { region }) });
+    const question = made && isQuestionSeen(made, eyes) ? made : null;
     const isThere = question && practisedRegion(kind.skill, question.about) === next.region;
     if (question && (isThere || kind.ignoresRegion)) return question;
     another ??= question;

@@ -1,4 +1,4 @@
-import { NEUTRAL_CHROMA } from '../colour/intensity';
+import { INTENSITY_WORDS, NEUTRAL_CHROMA } from '../colour/intensity';
 import { valueOfOklab } from '../colour/value';
 import { wheelPosition, type Wheel } from '../colour/wheel';
 import { chromaOf } from './making';
@@ -14,6 +14,8 @@ export interface Outcome {
   familyOff?: number;
   /** OKLCH chroma, above 0 where the answer is too strong. */
   chromaOff?: number;
+  /** Intensity words, above 0 where the answer is too strong. */
+  intensityOff?: number;
   /** Pairs of neighbours that stand the wrong way round. */
   swapped?: number;
 }
@@ -32,7 +34,10 @@ function plainOutcome(form: Form, answer: Answer, wheel: Wheel): Outcome {
       if (answer.by !== 'choice') break;
       return {
         isRight: form.right.includes(answer.choice),
-        ...(form.by === 'word' && familyOff(form.words, form.right, answer.choice, wheel)),
+        ...(form.by === 'word' && {
+          ...familyOff(form.words, form.right, answer.choice, wheel),
+          ...intensityOff(form.words, form.right, answer.choice),
+        }),
       };
     case 'value': {
       if (answer.by !== 'value') break;
@@ -82,4 +87,14 @@ function familyOff(
   if (of(choice) < 0 || right.some((i) => of(i) < 0)) return {};
   const away = right.map((i) => Math.abs(of(i) - of(choice)));
   return { familyOff: Math.min(...away.map((off) => Math.min(off, families.length - off))) };
+}
+
+/** Words between what was said and what is right; nothing where the words are no intensities. */
+function intensityOff(
+  words: readonly string[],
+  [right]: readonly number[],
+  choice: number,
+): Pick<Outcome, 'intensityOff'> {
+  const of = (i: number) => INTENSITY_WORDS.findIndex((word) => word === words[i]);
+  return of(choice) < 0 || of(right) < 0 ? {} : { intensityOff: of(choice) - of(right) };
 }

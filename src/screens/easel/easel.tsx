@@ -22,7 +22,7 @@ import { StagePicture } from './stage-picture';
 import { StageStrip } from './stage-strip';
 import { useBell } from './use-bell';
 import { useEaselKeys } from './use-easel-keys';
-import { useNow } from './use-now';
+import { useNow } from '@/ui/use-now';
 import { useWakeLock } from './use-wake-lock';
 
 /** A session at the easel: one thing at a time, read from across the room. */

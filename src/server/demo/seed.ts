@@ -25,6 +25,7 @@ import { contentOfBegun, readBegunPalettes } from './begun-palettes';
 import { withLayers, withRecipes } from './demo-recipes';
 import { seedPatterns } from './demo-patterns';
 import { seedCourses } from './demo-courses';
+import { seedPractice } from './demo-practice';
 import { seedSessions } from './demo-sessions';
 import { readDemoShelf, seedShelf } from './demo-shelf';
 import { putBack } from './put-back';
@@ -68,6 +69,7 @@ export async function seedDemo({ onStep, signal }: Seeding = {}): Promise<number
     await seedPatterns();
     await seedCourses();
     await seedSessions();
+    await seedPractice();
     return story.length;
   } finally {
     // Whatever was begun is brought to its end, also when it is stopped between two.

@@ -86,7 +86,8 @@ export function demoId(
     | 'colourway'
     | 'session'
     | 'course'
-    | 'course study',
+    | 'course study'
+    | 'answer',
   name: string,
 ): string {
   const hex = createHash('sha256').update(`bold prism demo, ${kind}: ${name}`).digest('hex');

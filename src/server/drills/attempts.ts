@@ -6,7 +6,7 @@ import { database } from '../db/client';
 import { attempt } from '../db/schema';
 import { getStudy } from '../studies/studies';
 
-const THREE_QUESTIONS = 'three questions';
+export const THREE_QUESTIONS = 'three questions';
 
 /** Keeps a guess with its score; the same one twice is kept once. Throws not-found for a study that isn't there. */
 export async function keepAttempt({ id, studyId, colour, guess }: Attempt): Promise<GuessRecord> {

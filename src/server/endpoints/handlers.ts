@@ -2,6 +2,8 @@ import { fileNameFrom } from '@/core/file-name';
 import type { DemoEvent } from '@/contracts/demo';
 import { seedDemo } from '../demo/seed';
 import { guessRecord, keepAttempt } from '../drills/attempts';
+import { classRoundPage } from '../drills/class-round';
+import { keepAnswers, practiceRecord } from '../drills/practice';
 import { drawingsPdf } from '../print/drawing-pdf';
 import { download, inLines } from '../respond';
 import { getSettings, saveSettings } from '../settings/settings';
@@ -29,6 +31,10 @@ export const handlers: Handlers = {
   ...coursesHandlers,
   guessRecord: () => guessRecord(),
   keepAttempt: ({ body }) => keepAttempt(body),
+  practiceRecord: () => practiceRecord(),
+  keepAnswers: ({ body }) => keepAnswers(body),
+  getClassRound: async ({ query }) =>
+    download(await classRoundPage(query), 'text/html', fileNameFrom(query.title, '.html', 'round')),
   printDrawings: async ({ body }) =>
     download(
       await drawingsPdf(body),

@@ -150,7 +150,7 @@ async function restoreLibraries(
     await put(tx, table, remapped(archive.rows(table), 'library_id', ids));
 }
 
-/** Folders, searches, guesses, materials, courses, patterns and sessions that are not here; settings where none were made. */
+/** Folders, searches, guesses, answers of practice, materials, courses, patterns and sessions that are not here; settings where none were made. */
 async function restoreRest(tx: DocumentWriter, archive: Archive): Promise<void> {
   await put(tx, 'folder', archive.rows('folder'), true);
   await put(tx, 'saved_search', archive.rows('saved_search'), true);
@@ -164,6 +164,7 @@ async function restoreRest(tx: DocumentWriter, archive: Archive): Promise<void> 
     })),
     true,
   );
+  await put(tx, 'drill_answer', archive.rows('drill_answer'), true);
   await put(tx, 'setting', archive.rows('setting'), true);
   await restoreSingle(tx, archive, 'shelf', async (content) => addToShelf(tx, readShelf(content)));
   await restoreSingle(tx, archive, 'courses', async (content) =>

@@ -12,6 +12,7 @@ import { followsSchema, setsSchema, swatchChangeSchema, targetSchema } from '@/c
 import { readPattern } from '@/contracts/pattern';
 import { drawingFactsSchema } from '@/contracts/pattern-drawing';
 import { readSession } from '@/contracts/session';
+import { outcomeSchema } from '@/contracts/practice';
 import { settingsSchema } from '@/contracts/settings';
 import { readShelf } from '@/contracts/shelf';
 import { readStudyDocument } from '@/contracts/study';
@@ -79,6 +80,8 @@ const BY_COLUMN: Readonly<Record<string, z.ZodType>> = {
   'library.target': targetSchema,
   'attempt.colour': oklabSchema,
   'attempt.guess': guessSchema,
+  'drill_answer.colour': oklabSchema,
+  'drill_answer.outcome': outcomeSchema,
   'reading.values': z.looseObject({ p5: z.number(), median: z.number(), p95: z.number() }),
   'reading.colours': z.looseObject({}),
   'wheel_reading.study': z.looseObject({}),

@@ -6,6 +6,7 @@ describe('the tables that are kept', () => {
       'attempt',
       'courses',
       'courses_revision',
+      'drill_answer',
       'folder',
       'library',
       'library_revision',

@@ -3,6 +3,7 @@ import { getTableConfig, PgTable } from 'drizzle-orm/pg-core';
 import * as coursesSchema from '../db/courses-schema';
 import * as librarySchema from '../db/library-schema';
 import * as patternSchema from '../db/pattern-schema';
+import * as practiceSchema from '../db/practice-schema';
 import * as schema from '../db/schema';
 import * as sessionSchema from '../db/session-schema';
 import * as shelfSchema from '../db/shelf-schema';
@@ -18,6 +19,7 @@ const EXPORTS: readonly unknown[] = Object.values({
   ...sessionSchema,
   ...shelfSchema,
   ...coursesSchema,
+  ...practiceSchema,
 });
 const SCHEMAS = EXPORTS.filter(
   (value): value is PgTable => is(value, PgTable) && !APART.includes(value),

@@ -1,7 +1,7 @@
 import type { Oklab } from '../../colour/oklab';
 import { rgbFromOklab } from '../../colour/oklab';
 import { valueOfOklab } from '../../colour/value';
-import { between, colourAt, graded, shuffled, valueRange } from '../making';
+import { anyPosition, between, colourAt, graded, shuffled, valueRange } from '../making';
 import type { DrillKind } from '../question';
 
 /** Steps of value between the two, and so many are tried. */
@@ -18,19 +18,14 @@ export const lightness: DrillKind = {
   id: 'lightness against brightness',
   skill: 'value',
   ignoresRegion: true,
-  make({ random, difficulty, wheel, screen }) {
+  make(making) {
+    const { random, difficulty, wheel, screen } = making;
     const step = graded(difficulty, ...STEP);
     const [from, to] = valueRange(screen);
-    const count = wheel.families.length;
     for (let i = 0; i < TRIES; i++) {
       const value = between(random, from + step, to);
-      const light = colourAt(wheel, between(random, 0, count), value, between(random, 0.01, 0.08));
-      const dark = colourAt(
-        wheel,
-        between(random, 0, count),
-        value - step,
-        between(random, 0.12, 0.3),
-      );
+      const light = colourAt(wheel, anyPosition(making), value, between(random, 0.01, 0.08));
+      const dark = colourAt(wheel, anyPosition(making), value - step, between(random, 0.12, 0.3));
       if (brightnessOf(dark) < brightnessOf(light) + 0.03) continue;
       const colours = shuffled(random, [light, dark]);
       return {

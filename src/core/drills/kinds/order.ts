@@ -1,5 +1,5 @@
 import { valueOfOklab } from '../../colour/value';
-import { between, colourAt, graded, shuffled, valueRange } from '../making';
+import { anyPosition, between, colourAt, graded, shuffled, valueRange } from '../making';
 import type { DrillKind } from '../question';
 
 /** How many colours, and the steps of value between neighbours. */
@@ -10,7 +10,8 @@ const STEP = [1.4, 0.45] as const;
 export const order: DrillKind = {
   id: 'order by value',
   skill: 'order',
-  make({ random, difficulty, wheel, screen }) {
+  make(making) {
+    const { random, difficulty, wheel, screen } = making;
     const [from, to] = valueRange(screen);
     const step = graded(difficulty, ...STEP);
     const fits = Math.floor((to - from) / step);
@@ -18,12 +19,7 @@ export const order: DrillKind = {
     if (count < 3) return null;
     const lowest = between(random, from, to - step * (count - 1));
     const rising = Array.from({ length: count }, (_, i) =>
-      colourAt(
-        wheel,
-        between(random, 0, wheel.families.length),
-        lowest + i * step,
-        between(random, 0.02, 0.16),
-      ),
+      colourAt(wheel, anyPosition(making), lowest + i * step, between(random, 0.02, 0.16)),
     );
     const colours = shuffled(random, rising);
     const places = Array.from(colours.keys()).sort(

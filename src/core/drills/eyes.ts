@@ -1,0 +1,46 @@
+import type { Oklab } from '../colour/oklab';
+import type { Question, Skill } from './question';
+
+/** Whose eyes: those that part all hues, or those that don't part red and green. */
+export const EYES = ['all hues', 'no red and green'] as const;
+export type Eyes = (typeof EYES)[number];
+
+/** Nearer to grey than this a hue changes nothing that hangs on value or intensity. */
+const GREY = 0.012;
+/** How much more blue or yellow than red or green a colour has to be. */
+const TIMES = 2;
+
+/**
+ * Whether eyes of a kind see a colour as others do. Without red and green they do where it is grey or lies along blue and
+ * yellow: by far the most of its chroma is OKLab's b. Reds and greens look otherwise to them in lightness, too.
+ * Source of what is confused: F. Viénot, H. Brettel, J. Mollon, "Digital video colourmaps for checking the legibility of
+ * displays by dichromats", Color Research & Application 24(4), 1999.
+ */
+export const isSeen = ({ a, b }: Oklab, eyes: Eyes): boolean =>
+  eyes === 'all hues' || Math.hypot(a, b) < GREY || Math.abs(b) >= TIMES * Math.abs(a);
+
+/** What can be asked without red and green: value and intensity, and what hangs on value alone. */
+const WITHOUT_RED_AND_GREEN: readonly Skill[] = ['value', 'intensity', 'order'];
+
+export const skillsFor = (skills: readonly Skill[], eyes: Eyes): Skill[] =>
+  skills.filter((skill) => eyes === 'all hues' || WITHOUT_RED_AND_GREEN.includes(skill));
+
+/** All colours that a question shows or lets choose. */
+export function coloursOf({ shown, form }: Pick<Question, 'shown' | 'form'>): Oklab[] {
+  const choices = form.by === 'colour' ? form.colours : form.by === 'match' ? [form.colour] : [];
+  switch (shown.as) {
+    case 'patch':
+      return [shown.colour, ...choices];
+    case 'row':
+      return [...shown.colours, ...choices];
+    case 'in a ground':
+      return [shown.colour, shown.ground, ...choices];
+    case 'pile':
+      return [shown.colour, shown.wanted, ...choices];
+    case 'field':
+      return [...shown.areas.map(({ colour }) => colour), ...choices];
+  }
+}
+
+export const isQuestionSeen = (question: Question, eyes: Eyes): boolean =>
+  coloursOf(question).every((colour) => isSeen(colour, eyes));

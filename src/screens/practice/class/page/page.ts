@@ -1,0 +1,140 @@
+import type { Oklab } from '@/core/colour/oklab';
+import { wheelOf } from '@/core/colour/wheel';
+import type { Answer, Question } from '@/core/drills/question';
+import { outcomeOf } from '@/core/drills/score';
+import { truthOf } from '@/core/drills/truth';
+import { classAnswersOf, classRoundSchema, type ClassRound } from '@/contracts/class-round';
+import { promptOf } from '../../round/question-words';
+import { whyOf } from '../../round/why';
+import { answerElements } from './answers';
+import { button, element, patch } from './elements';
+
+/** The page of a round for a class: it runs by itself from a file, fetches nothing and knows nobody's name. */
+
+const main = document.querySelector('main')!;
+const round: ClassRound = classRoundSchema.parse(
+  JSON.parse(document.getElementById('round')!.textContent ?? ''),
+);
+const wheel = wheelOf(round.wheel);
+const answers: (Answer | null)[] = round.questions.map(() => null);
+
+function show(title: string, ...children: HTMLElement[]): void {
+  const heading = element('h1', '', title);
+  heading.tabIndex = -1;
+  main.replaceChildren(heading, ...children);
+  heading.focus();
+}
+
+function begin(): void {
+  show(
+    round.title,
+    element(
+      'p',
+      '',
+      `${round.questions.length} questions, one at a time; after each you are told what was right. At the end there is a file of your answers to give back. It holds no name.`,
+    ),
+    button('Begin', () => ask(0), 'strong'),
+  );
+}
+
+function ask(at: number): void {
+  const question = round.questions[at];
+  const say = (answer: Answer) => {
+    answers[at] = answer;
+    tell(at, answer);
+  };
+  show(
+    `${at + 1} of ${round.questions.length}. ${promptOf(question.kind)}`,
+    ...shownElements(question),
+    ...answerElements(question, round, say),
+    button('Leave it out', () => goOn(at)),
+  );
+}
+
+function tell(at: number, answer: Answer): void {
+  const question = round.questions[at];
+  const outcome = outcomeOf(question, answer, wheel);
+  const truth = truthOf(question, answer, wheel);
+  const why = whyOf({
+    question,
+    answer,
+    outcome,
+    ...{ wheel, scale: round.scale, surround: round.surround },
+    nameOf: (word) => word,
+  });
+  const word = outcome.isRight === null ? 'Not scored.' : outcome.isRight ? 'Right.' : 'Missed.';
+  const ordered =
+    question.form.by === 'order' && question.shown.as === 'row'
+      ? orderedColours(question.form.order, question.shown.colours)
+      : [];
+  const side: Oklab[] = truth
+    ? [truth.right, ...(truth.answered ? [truth.answered] : [])]
+    : ordered;
+  show(
+    `${word} ${why}`,
+    element('div', 'colours joined', ...side.map(patch)),
+    ...(truth?.answered
+      ? [element('p', '', 'Left: as it is. Right: as you read it, or the other.')]
+      : []),
+    button('Next', () => goOn(at), 'strong'),
+  );
+}
+
+const orderedColours = (order: readonly number[], colours: readonly Oklab[]): Oklab[] =>
+  order.map((place) => colours[place]);
+
+const goOn = (at: number) => (at + 1 < round.questions.length ? ask(at + 1) : end());
+
+function end(): void {
+  const given = answers.filter((answer) => answer !== null).length;
+  show(
+    `${given} of ${round.questions.length} answered.`,
+    element('p', '', 'Keep the file of your answers and give it to whoever gave you this round.'),
+    button('Keep my answers', keepAnswers, 'strong'),
+    button('Once more from the first', begin),
+  );
+}
+
+function keepAnswers(): void {
+  const text = JSON.stringify(classAnswersOf(round, answers));
+  const link = element('a', '');
+  link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+  link.download = `answers ${Math.random().toString(36).slice(2, 8)}.json`;
+  link.click();
+}
+
+function shownElements({ shown, form }: Question): HTMLElement[] {
+  switch (shown.as) {
+    case 'patch':
+      return form.by === 'match' ? [] : [element('div', 'colours', patch(shown.colour))];
+    case 'in a ground': {
+      const ground = element('span', 'ground', patch(shown.colour));
+      ground.style.background = patch(shown.ground).style.background;
+      return [element('div', 'colours', ground)];
+    }
+    case 'field':
+      return [element('div', 'colours', fieldElement(shown.areas))];
+    default:
+      return [];
+  }
+}
+
+const IN_ROW = 3;
+
+function fieldElement(areas: readonly { colour: Oklab; share: number }[]): HTMLElement {
+  const rows: HTMLElement[] = [];
+  for (let i = 0; i < areas.length; i += IN_ROW) {
+    const own = areas.slice(i, i + IN_ROW);
+    const row = element('div', '');
+    row.style.flex = String(own.reduce((sum, { share }) => sum + share, 0));
+    for (const { colour, share } of own) {
+      const area = patch(colour);
+      area.style.flex = String(share);
+      row.append(area);
+    }
+    rows.push(row);
+  }
+  return element('div', 'field', ...rows);
+}
+
+begin();

@@ -1,0 +1,128 @@
+'use client';
+
+import type { ChartData, ChartOptions } from 'chart.js';
+import { useState } from 'react';
+import { Chart } from 'react-chartjs-2';
+import { PAINTERS_WHEEL } from '@/core/colour/wheel';
+import { INTENSITY_WORDS } from '@/core/colour/intensity';
+import { stepOf } from '@/core/colour/value-scale';
+import {
+  REGION_AXES,
+  type Leaning,
+  type RegionAxis,
+  type SkillProfile,
+} from '@/core/drills/profile';
+import { VALUE_THIRDS } from '@/core/drills/region';
+import { isPlain } from '@/core/drills/report';
+import { Choice } from '@/ui/choice';
+import { Fold } from '@/ui/panel-parts';
+import { useSettings } from '@/ui/settings';
+import { capital, stepWords } from '@/ui/words';
+import { colourOf, inkScale } from './plot-colours';
+import { partWords } from './profile-words';
+
+const ORDER: Readonly<Record<RegionAxis, readonly string[]>> = {
+  value: VALUE_THIRDS,
+  family: [...PAINTERS_WHEEL.families, 'grey'],
+  intensity: INTENSITY_WORDS,
+};
+const TITLES = { value: 'by value', family: 'by family', intensity: 'by intensity' };
+
+/** Which way values are read wrong, by parts of the space of colours; each bar is as long as it is unsure. */
+export function LeaningPlot({ profile }: { profile: SkillProfile }) {
+  const { settings } = useSettings();
+  const [axis, setAxis] = useState<RegionAxis>('family');
+  const step = stepOf(settings.scale);
+  const own = profile.leanings
+    .filter((leaning) => leaning.axis === axis)
+    .sort((one, other) => ORDER[axis].indexOf(one.is) - ORDER[axis].indexOf(other.is));
+  const total = ({ bias }: Leaning) => (profile.bias + bias) / step;
+  const options: ChartOptions<'bar' | 'line'> = {
+    animation: false,
+    maintainAspectRatio: false,
+    plugins: { tooltip: { enabled: false } },
+    scales: {
+      x: { ...inkScale(''), grid: { display: false } },
+      y: {
+        ...inkScale('steps: too dark below, too light above'),
+        suggestedMin: -1,
+        suggestedMax: 1,
+      },
+    },
+  };
+  const data: ChartData<'bar' | 'line', ([number, number] | number)[], string> = {
+    labels: own.map(({ is }) => is),
+    datasets: [
+      {
+        type: 'line',
+        data: own.map(total),
+        showLine: false,
+        pointRadius: 5,
+        pointBackgroundColor: colourOf('--ink'),
+      },
+      {
+        type: 'bar',
+        data: own.map((leaning): [number, number] => [
+          total(leaning) - (2 * leaning.error) / step,
+          total(leaning) + (2 * leaning.error) / step,
+        ]),
+        backgroundColor: colourOf('--line'),
+        barPercentage: 0.5,
+      },
+    ],
+  };
+  return (
+    <section aria-label="How you read values">
+      <div className="mb-2 flex flex-wrap items-center justify-between gap-2">
+        <h2 className="font-semibold">How you read values</h2>
+        <Choice
+          label="Parts"
+          showLabel={false}
+          value={axis}
+          options={REGION_AXES.map((value) => ({ value, title: TITLES[value] }))}
+          onChange={setAxis}
+        />
+      </div>
+      <div className="h-60" data-testid="leaning-plot">
+        <Chart
+          // Colours are read when it is drawn: another surround draws it anew.
+          key={settings.surround}
+          type="bar"
+          role="img"
+          aria-label={`Which way values lean, ${TITLES[axis]}; the table below has its figures`}
+          options={options}
+          data={data}
+        />
+      </div>
+      <Fold title="Figures">
+        <table className="w-full text-[15px]">
+          <thead>
+            <tr className="border-b text-left text-soft">
+              <th className="font-normal">{capital(axis)}</th>
+              <th className="font-normal">Answers</th>
+              <th className="font-normal">Read</th>
+              <th className="font-normal">Unsure by</th>
+              <th className="font-normal">Is</th>
+            </tr>
+          </thead>
+          <tbody>
+            {own.map((leaning) => (
+              <tr key={leaning.is} className="border-b">
+                <th scope="row" className="py-1.5 text-left font-normal">
+                  {partWords(axis, leaning.is)}
+                </th>
+                <td>{leaning.count}</td>
+                <td>
+                  {stepWords(profile.bias + leaning.bias, settings.scale)} too{' '}
+                  {profile.bias + leaning.bias > 0 ? 'light' : 'dark'}
+                </td>
+                <td>{stepWords(2 * leaning.error, settings.scale)}</td>
+                <td>{isPlain(leaning) ? 'plain' : 'may be chance'}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Fold>
+    </section>
+  );
+}

@@ -1,0 +1,32 @@
+import {
+  BarController,
+  BarElement,
+  CategoryScale,
+  Chart,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  Tooltip,
+} from 'chart.js';
+
+Chart.register(
+  BarController,
+  BarElement,
+  CategoryScale,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  Tooltip,
+);
+
+/** A neutral of the surround, read when it is drawn: a canvas knows no variables. */
+export const colourOf = (name: string) => () =>
+  getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+
+export const inkScale = (title: string) => ({
+  ticks: { color: colourOf('--soft'), maxTicksLimit: 7 },
+  grid: { color: colourOf('--line') },
+  title: { display: title !== '', text: title },
+});

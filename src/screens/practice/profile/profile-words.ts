@@ -1,0 +1,66 @@
+import { isPlain, type PracticeReport, type Weak } from '@/core/drills/report';
+import type { Leaning, RegionAxis } from '@/core/drills/profile';
+import type { Skill } from '@/core/drills/question';
+import type { ValueScale } from '@/core/colour/value-scale';
+import { capital, list, percent, several, stepWords } from '@/ui/words';
+
+/** From so many answers on values the profile says which way they lean. */
+const MIN_VALUES = 20;
+/** Smaller leanings are within what anybody's eye does, in Munsell steps. */
+const MIN_LEAN = 0.2;
+const MAX_NAMED = 3;
+
+export const SKILL_TITLES: Readonly<Record<Skill, string>> = {
+  family: 'families',
+  value: 'values',
+  intensity: 'intensities',
+  temperature: 'warmer and cooler',
+  lean: 'where greys lean',
+  match: 'matching',
+  order: 'order by value',
+  contrast: 'colours beside others',
+  light: 'light, shadow and water',
+  whole: 'key and scheme',
+  hidden: 'hidden colours',
+  mixing: 'which tube a pile lacks',
+};
+
+const THIRDS: Readonly<Record<string, string>> = {
+  dark: 'darks',
+  middle: 'middles',
+  light: 'lights',
+};
+
+/** A part of the space of colours in the plural: "yellows", "darks", "greyed colours". */
+export function partWords(axis: RegionAxis, is: string): string {
+  if (axis === 'value') return THIRDS[is] ?? is;
+  return axis === 'family' ? `${is}s` : is === 'neutral' ? 'neutrals' : `${is} colours`;
+}
+
+/** Leanings of value that are more than chance, the largest first: of families before what else says the same. */
+export const plainLeanings = (leanings: readonly Leaning[], bias: number): Leaning[] =>
+  leanings
+    .filter((leaning) => isPlain(leaning) && Math.abs(bias + leaning.bias) >= MIN_LEAN)
+    .sort((one, other) => Math.abs(bias + other.bias) - Math.abs(bias + one.bias));
+
+/** "You read yellows half a step too light and violets one step too dark." */
+export function profileSentence({ count, value }: PracticeReport, scale: ValueScale): string {
+  if (count === 0)
+    return 'An eye is trained by guessing first and being told at once. A round takes five minutes.';
+  if (!value || value.count < MIN_VALUES)
+    return `${capital(several(count, 'answer'))} so far: too few to say how you read values.`;
+  const named = plainLeanings(value.leanings, value.bias).slice(0, MAX_NAMED);
+  const lean = (by: number) => `${stepWords(by, scale)} too ${by > 0 ? 'light' : 'dark'}`;
+  const spread = `your readings spread by ${stepWords(value.spread, scale)}`;
+  if (named.length === 0)
+    return Math.abs(value.bias) < MIN_LEAN
+      ? `You read values without leaning; ${spread}.`
+      : `You read all values ${lean(value.bias)}; ${spread}.`;
+  return `You read ${list(
+    named.map(({ axis, is, bias }) => `${partWords(axis, is)} ${lean(value.bias + bias)}`),
+  )}; ${spread}.`;
+}
+
+/** What to practise, and why: "Values of yellows: 52 % right, 78 % elsewhere." */
+export const weakWords = ({ skill, leaning, right }: Weak, all: number): string =>
+  `${capital(SKILL_TITLES[skill])} of ${partWords(leaning.axis, leaning.is)}: ${percent(Math.max(0, right))} right, ${percent(all)} on the whole.`;
