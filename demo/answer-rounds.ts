@@ -11,6 +11,7 @@ import { SKILLS, type Answer, type Question } from '../src/core/drills/question'
 import { regionOf, type ColourRegion } from '../src/core/drills/region';
 import { nextQuestion, practisedRegion, standingOf, takeAnswer } from '../src/core/drills/round';
 import { outcomeOf } from '../src/core/drills/score';
+import type { SkillInRegion } from '../src/core/drills/schedule';
 import { START } from '../src/core/drills/staircase';
 import { learner } from '../src/core/drills/testing/learner';
 import { withValue } from '../src/core/colour/at-value';
@@ -104,13 +105,13 @@ for (let week = 0; week < WEEKS; week++)
   for (const day of DAYS) {
     const begins = FIRST_DAY + (7 * week + day) * DAY + HOUR * 36e5;
     let at = begins;
-    let last: { skill: (typeof SKILLS)[number]; region: string } | undefined;
+    const before: SkillInRegion[] = [];
     for (let number = 0; at < begins + 5 * 60_000; number++) {
       const question = nextQuestion(standing, making, {
         skills: SKILLS,
         now: at,
         number,
-        last,
+        before,
         random,
       });
       if (!question) throw new Error('nothing to ask');
@@ -119,8 +120,13 @@ for (let week = 0; week < WEEKS; week++)
       at += Math.round(between(random, 9_000, 26_000));
       const outcome = outcomeOf(question, answer, PAINTERS_WHEEL);
       const { skill } = DRILL_KINDS.find(({ id }) => id === question.kind)!;
-      last = { skill, region: practisedRegion(skill, question.about) };
-      takeAnswer(standing, { ...last, at, kind: question.kind, isRight: outcome.isRight });
+      before.push({ skill, region: practisedRegion(skill, question.about) });
+      takeAnswer(standing, {
+        ...before[number],
+        at,
+        kind: question.kind,
+        isRight: outcome.isRight,
+      });
       const { L, a, b }: Oklab = question.about;
       lines.push(
         JSON.stringify({

@@ -74,14 +74,15 @@ function isRegionSeen(region: ColourRegion, eyes: Eyes): boolean {
   return isSeen(colourAt(PAINTERS_WHEEL, (from + to) / 2, 5, 0.1), eyes);
 }
 
-/** So many skills and regions are tried for a question that asks about just what comes next. */
+/** So many regions of a skill are tried for a question that asks about just what comes next. */
 const TRIES = 8;
 const SEEDS = 2 ** 31;
 
 /**
  * The next question of a round: of the skill and the region that are due, as hard as its kind stands. Where no question of a
- * region can be made, as of a vivid shadow, the next is tried; where none of several can, one of another region is asked.
- * Regions that one's own colours lie in come before others. `last` is the one before. Nothing is asked that the eyes it is made for don't see.
+ * region can be made, as of the family of a vivid shadow, other regions of that skill are tried, and then any colour will do:
+ * a skill isn't dropped because one's own colours don't suit it. Only where nothing of a skill can be asked another comes.
+ * Regions that one's own colours lie in come before others. `before` are those of this round. Nothing is asked that the eyes it is made for don't see.
  * Null where no question can be made at all.
  */
 export function nextQuestion(
@@ -91,13 +92,13 @@ export function nextQuestion(
     skills,
     now,
     number,
-    last,
+    before,
     random,
   }: {
     skills: readonly Skill[];
     now: number;
     number: number;
-    last?: SkillInRegion;
+    before?: readonly SkillInRegion[];
     random: () => number;
   },
 ): Question | null {
@@ -106,26 +107,31 @@ export function nextQuestion(
     regionsOf(skill, eyes).map((region) => ({ skill, region })),
   );
   const preferred = new Set(making.colours.map((colour) => regionKey(regionOf(colour))));
-  let another: Question | null = null;
-  for (let i = 0; i < TRIES && candidates.length > 0; i++) {
-    const next = nextUp(cards, candidates, { now, number, last, preferred, random });
-    const kind = oneOf(
-      random,
-      DRILL_KINDS.filter(({ skill }) => skill === next.skill),
-    );
-    const { difficulty } = staircases.get(kind.id) ?? START;
-    const region = regionOfKey(next.region);
-    const seed = Math.floor(random() * SEEDS);
-    const made = questionOf(kind, seed, { ...making, difficulty, ...(region && { region }) });
-    const question = made && isQuestionSeen(made, eyes) ? made : null;
-    const isThere = question && practisedRegion(kind.skill, question.about) === next.region;
-    if (question && (isThere || kind.ignoresRegion)) return question;
-    another ??= question;
-    candidates = candidates.filter(
-      ({ skill, region: of }) => skill !== next.skill || of !== next.region,
-    );
+  while (candidates.length > 0) {
+    const first = nextUp(cards, candidates, { now, number, before, preferred, random });
+    const { skill } = first;
+    const kinds = DRILL_KINDS.filter((one) => one.skill === skill);
+    let regions = candidates.filter((one) => one.skill === skill);
+    let next: SkillInRegion = first;
+    let another: Question | null = null;
+    for (let i = 0; i < TRIES; i++) {
+      const kind = oneOf(random, kinds);
+      const { difficulty } = staircases.get(kind.id) ?? START;
+      const region = regionOfKey(next.region);
+      const seed = Math.floor(random() * SEEDS);
+      const made = questionOf(kind, seed, { ...making, difficulty, ...(region && { region }) });
+      const question = made && isQuestionSeen(made, eyes) ? made : null;
+      const isThere = question && practisedRegion(skill, question.about) === next.region;
+      if (question && (isThere || kind.ignoresRegion)) return question;
+      another ??= question;
+      regions = regions.filter((one) => one.region !== next.region);
+      if (regions.length === 0) break;
+      next = nextUp(cards, regions, { now, number, before, preferred, random });
+    }
+    if (another) return another;
+    candidates = candidates.filter((one) => one.skill !== skill);
   }
-  return another;
+  return null;
 }
 
 const regionOfKey = (key: string): ColourRegion | undefined =>

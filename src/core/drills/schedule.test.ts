@@ -1,14 +1,7 @@
 import { createEmptyCard, fsrs } from 'ts-fsrs';
 import { randomFrom } from '../seeded';
 import { allRegions, regionKey, type ColourRegion } from './region';
-import {
-  cardsOf,
-  nextUp,
-  review,
-  type Answered,
-  type Practised,
-  type SkillInRegion,
-} from './schedule';
+import { cardsOf, nextUp, review, type Answered, type Practised } from './schedule';
 
 const DAY = 86_400_000;
 const BEGIN = Date.UTC(2026, 8, 1, 18);
@@ -30,10 +23,9 @@ function practise(
   const answers: Answered[] = [];
   const cards = new Map<string, Practised>();
   for (let round = 0; round < rounds; round++)
-    for (let number = 0, last: SkillInRegion | undefined; number < 30; number++) {
+    for (let number = 0; number < 30; number++) {
       const at = BEGIN + round * DAY + number * 10_000;
-      const next = nextUp(cards, CANDIDATES, { now: at, number, last, random });
-      last = next;
+      const next = nextUp(cards, CANDIDATES, { now: at, number, before: answers, random });
       const { skill, region } = next;
       answers.push({ at, skill, region, isRight: answer(regionOfKey(region)) });
       review(cards, answers[answers.length - 1]);

@@ -50,14 +50,20 @@ export function review(
   cards.set(key, { skill, region, card });
 }
 
-/** Every so many of a round's questions is of a region that wasn't met yet, however much is due. */
+/** Every so many of a round's questions is of any skill, of a region that wasn't met yet where there is one, however much is due. */
 const NEW_EVERY = 4;
+
+/** So many other questions lie between two of a skill, where others are due. */
+const APART = 3;
 
 /**
  * The skill and the region that come next: of what is due that which is most likely forgotten; each fourth time, and where
- * nothing is due, one that wasn't met yet, of any skill; where all were met, what is due soonest. `number` counts the
- * questions of a round from 0; `last` isn't asked again at once; of new regions those that are `preferred` come
- * first. Throws a RangeError where there is nothing to choose from.
+ * nothing is due, any skill in a region that wasn't met yet, or where all were, in that which is most likely forgotten.
+ * `number` counts the questions of a round from 0, `before` are those that were asked, the latest last: the very last isn't
+ * asked again at once, and skills that just came wait where others are due, since what is mixed is kept better than what is
+ * massed. Of new regions those that are `preferred` come first. Throws a RangeError where there is nothing to choose from.
+ * Source of the mixing: D. Rohrer, "Interleaving helps students distinguish among similar concepts", Educational Psychology
+ * Review 24, 2012.
  */
 export function nextUp(
   cards: ReadonlyMap<string, Practised>,
@@ -65,37 +71,52 @@ export function nextUp(
   {
     now,
     number,
-    last,
+    before = [],
     preferred,
     random,
   }: {
     now: number;
     number: number;
-    last?: SkillInRegion;
+    before?: readonly SkillInRegion[];
     preferred?: ReadonlySet<string>;
     random: () => number;
   },
 ): SkillInRegion {
   if (candidates.length === 0) throw new RangeError('nothing to practise');
+  const last = before.at(-1);
   const isLast = ({ skill, region }: SkillInRegion) =>
     skill === last?.skill && region === last.region;
   const others = candidates.filter((one) => !isLast(one));
   const all = others.length > 0 ? others : candidates;
   const fresh = all.filter(({ skill, region }) => !cards.has(keyOf(skill, region)));
   const met = all.flatMap(({ skill, region }) => cards.get(keyOf(skill, region)) ?? []);
-  const due = met.filter(({ card }) => card.due.getTime() <= now);
-  if (fresh.length > 0 && (due.length === 0 || number % NEW_EVERY === NEW_EVERY - 1)) {
+  const allDue = met.filter(({ card }) => card.due.getTime() <= now);
+  const recent = new Set(before.slice(-APART).map(({ skill }) => skill));
+  const rested = allDue.filter(({ skill }) => !recent.has(skill));
+  const due = rested.length > 0 ? rested : allDue;
+  if (due.length === 0 || number % NEW_EVERY === NEW_EVERY - 1) {
     // A skill first: some have a hundred regions, some one.
-    const skill = oneOf(random, [...new Set(fresh.map((one) => one.skill))]);
+    const skill = oneOf(random, [...new Set(all.map((one) => one.skill))]);
     const regions = fresh.filter((one) => one.skill === skill);
     const own = regions.filter(({ region }) => preferred?.has(region));
-    return oneOf(random, own.length > 0 ? own : regions);
+    if (regions.length > 0) return oneOf(random, own.length > 0 ? own : regions);
+    return leastKept(
+      met.filter((one) => one.skill === skill),
+      now,
+    );
   }
+  return leastKept(due, now);
+}
+
+/** What is most likely forgotten. */
+function leastKept(cards: readonly Practised[], now: number): SkillInRegion {
   const date = new Date(now);
-  const rank = ({ card }: Practised) =>
-    due.length > 0 ? scheduler.get_retrievability(card, date, false) : card.due.getTime();
-  const [{ skill, region }] = [...(due.length > 0 ? due : met)].sort(
-    (one, other) => rank(one) - rank(other),
-  );
+  const ranked = cards.map((one) => ({
+    one,
+    kept: scheduler.get_retrievability(one.card, date, false),
+  }));
+  const { skill, region } = ranked.reduce((least, next) =>
+    next.kept < least.kept ? next : least,
+  ).one;
   return { skill, region };
 }

@@ -2,6 +2,8 @@ import { withValue } from '../colour/at-value';
 import { INTENSITY_LIMITS, INTENSITY_WORDS, NEUTRAL_CHROMA } from '../colour/intensity';
 import type { Oklab } from '../colour/oklab';
 import { wheelPosition, type Wheel } from '../colour/wheel';
+import type { Tube } from '../mixing/tube';
+import { nearestWith } from './kinds/pile';
 import { chromaOf, turnedBy, withChroma } from './making';
 import type { Answer, Question } from './question';
 
@@ -18,8 +20,16 @@ export interface Truth {
 const STRENGTHENED = 0.1;
 const MAX_STRONG = 0.24;
 
-/** What was right, beside what was answered; null where an answer is no one colour, as an order or a scheme. */
-export function truthOf(question: Question, answer: Answer, wheel: Wheel): Truth | null {
+/**
+ * What was right, beside what was answered; null where an answer is no one colour, as an order or a scheme. `tubes` are those
+ * that the question was made with.
+ */
+export function truthOf(
+  question: Question,
+  answer: Answer,
+  wheel: Wheel,
+  tubes?: readonly Tube[],
+): Truth | null {
   const { form, shown, about } = question;
   const plain = (right: Oklab, answered: Oklab | null): Truth => ({
     right,
@@ -42,18 +52,16 @@ export function truthOf(question: Question, answer: Answer, wheel: Wheel): Truth
       shown.colours.at(isRight ? (form.right[0] + 1) % shown.colours.length : answer.choice) ??
         null,
     );
-  if (form.by !== 'word') return null;
+  // What a grey reads as is seen in its ground alone.
+  if (form.by !== 'word' || shown.as === 'in a ground') return null;
   const [right, said] = [form.words[form.right[0]], form.words[answer.choice]];
   if (INTENSITY_WORDS.some((word) => word === right))
     return plain(about, isRight ? null : withChroma(about, middleChroma(said)));
   if (wheel.families.includes(right)) return ofFamilies(question, isRight ? null : said, wheel);
-  return shown.as === 'pile' ? plain(shown.wanted, null) : null;
+  return shown.as === 'pile' ? plain(shown.wanted, nearestWith(shown, said, tubes)) : null;
 }
 
-function ofFamilies({ shown, about }: Question, said: string | null, wheel: Wheel): Truth {
-  // In a ground it is a grey that is asked about: it is shown as it is, beside its ground.
-  if (shown.as === 'in a ground')
-    return { right: shown.colour, answered: null, isStrengthened: false };
+function ofFamilies({ about }: Question, said: string | null, wheel: Wheel): Truth {
   const isStrengthened = chromaOf(about) < NEUTRAL_CHROMA;
   const right = isStrengthened ? withChroma(about, STRENGTHENED) : about;
   const turn =

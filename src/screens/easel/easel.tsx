@@ -74,6 +74,14 @@ export function Easel({
           Back to the Desk
         </Link>
         <h1 className="min-w-0 truncate font-serif text-xl leading-8">{content.title}</h1>
+        {clock.phase === 'ready' && (
+          <Link
+            href={`/practice?session=${session.id}`}
+            className="flex h-10 shrink-0 items-center px-2 underline underline-offset-4"
+          >
+            Warm up first
+          </Link>
+        )}
         <SavedAndUndo {...{ history, saveState, undo, redo }} />
       </TopLine>
       <main className="flex min-h-0 grow flex-col">

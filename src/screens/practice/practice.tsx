@@ -77,6 +77,10 @@ export function Practice({
     () => new Map(shelf.tubes.map(({ id, name }) => [id, name])),
     [shelf.tubes],
   );
+  const tubes = useMemo(
+    () => mixingTubes(shelf).filter((_, i) => shelf.tubes[i].standing === 'palette'),
+    [shelf],
+  );
   const nameOf = (word: string) => names.get(word) ?? pigmentOf(word)?.names[0] ?? word;
 
   const begin = (limits: CheckedScreen) => {
@@ -93,7 +97,7 @@ export function Practice({
         screen: limits,
         colours: own.colours,
         eyes: settings.eyes,
-        tubes: mixingTubes(shelf).filter((_, i) => shelf.tubes[i].standing === 'palette'),
+        tubes,
       },
       seed: view.seed ?? Math.floor(Math.random() * SEEDS),
       now: () => Date.now(),
@@ -117,6 +121,7 @@ export function Practice({
         {...running}
         wheel={wheel}
         isKept={isKept}
+        tubes={tubes}
         nameOf={nameOf}
         onEnd={() => setRunning(null)}
       />

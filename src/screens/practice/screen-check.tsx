@@ -112,12 +112,7 @@ export function ScreenCheck({ onDone }: { onDone: (checked: CheckedScreen | null
       <h1 className="font-serif text-2xl" data-testid="finding">
         Which quarter is {end === 'dark' ? 'lighter' : 'darker'}?
       </h1>
-      <ul
-        aria-label="Quarters"
-        data-testid="quarters"
-        data-quarter={quarter}
-        className="grid h-80 w-80 max-w-full grid-cols-2"
-      >
+      <ul aria-label="Quarters" className="grid h-80 w-80 max-w-full grid-cols-2">
         {Array.from({ length: QUARTERS }, (_, i) => (
           <li key={i} className="flex">
             <button
@@ -134,9 +129,14 @@ export function ScreenCheck({ onDone }: { onDone: (checked: CheckedScreen | null
           </li>
         ))}
       </ul>
-      <Button className="min-h-12" onClick={() => answer(null)}>
-        <kbd className="font-sans font-normal text-soft">0</kbd> I see none
-      </Button>
+      {/* Nothing bright: an eye that looks at it sees less of the dark. */}
+      <button
+        type="button"
+        className="min-h-12 border border-current px-4"
+        onClick={() => answer(null)}
+      >
+        <kbd className="font-sans">0</kbd> I see none
+      </button>
     </main>
   );
 }

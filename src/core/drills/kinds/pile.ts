@@ -1,5 +1,6 @@
 import { ciede2000 } from '../../colour/ciede2000';
 import { labFromOklab, type Lab } from '../../colour/cielab';
+import type { Oklab } from '../../colour/oklab';
 import { inGamut } from '../../colour/gamut';
 import { mixColour, mixLab } from '../../mixing/mix-lab';
 import { pigmentOf } from '../../mixing/pigments/pigments';
@@ -7,7 +8,7 @@ import { TUBE_SETS } from '../../mixing/tube-sets';
 import { tubeOf, type Tube } from '../../mixing/tube';
 import { once } from '../../once';
 import { graded, isShown, oneOf, shuffled } from '../making';
-import type { DrillKind } from '../question';
+import type { DrillKind, Shown } from '../question';
 
 /** How far the pile is from the colour that is wanted, in ΔE₀₀, and how much farther the wrong tubes leave it. */
 const FAR = [14, 6] as const;
@@ -33,11 +34,44 @@ interface Part {
   parts: number;
 }
 
-/** ΔE₀₀ from what is wanted at the best of what a tube makes of a pile. */
-function bestWith(pile: readonly Part[], tube: Tube, wanted: Lab): number {
-  const paints = [...pile.map((part) => part.tube.optics), tube.optics];
-  const weights = pile.map(({ parts }) => parts);
-  return Math.min(...TRIED.map((parts) => ciede2000(mixLab(paints, [...weights, parts]), wanted)));
+const paintsOf = (pile: readonly Part[], tube: Tube) => [
+  ...pile.map((part) => part.tube.optics),
+  tube.optics,
+];
+const weightsOf = (pile: readonly Part[], parts: number) => [
+  ...pile.map((part) => part.parts),
+  parts,
+];
+
+/** ΔE₀₀ from what is wanted at the best of what a tube makes of a pile, and how many parts of it that takes. */
+function bestWith(pile: readonly Part[], tube: Tube, wanted: Lab): { far: number; parts: number } {
+  const paints = paintsOf(pile, tube);
+  const tried = TRIED.map((parts) => ({
+    far: ciede2000(mixLab(paints, weightsOf(pile, parts)), wanted),
+    parts,
+  }));
+  return tried.reduce((best, one) => (one.far < best.far ? one : best));
+}
+
+/** The tubes that questions are made of: one's own, or a usual set where they are too few. */
+const tubesFor = (own: readonly Tube[] | undefined): readonly Tube[] =>
+  own && own.length >= CHOICES ? own : usualTubes();
+
+/** The nearest that a tube brings the pile of a question to what is wanted; null for a tube that isn't there (any more). */
+export function nearestWith(
+  { parts, wanted }: Extract<Shown, { as: 'pile' }>,
+  tubeId: string,
+  own: readonly Tube[] | undefined,
+): Oklab | null {
+  const known = new Map(tubesFor(own).map((tube) => [tube.id, tube]));
+  const tube = known.get(tubeId);
+  const pile = parts.flatMap((part): Part[] => {
+    const of = known.get(part.tube);
+    return of ? [{ tube: of, parts: part.parts }] : [];
+  });
+  if (!tube || pile.length < parts.length) return null;
+  const best = bestWith(pile, tube, labFromOklab(wanted));
+  return mixColour(paintsOf(pile, tube), weightsOf(pile, best.parts));
 }
 
 /** Which tube brings a pile to the colour that is wanted: a step of a recipe. */
@@ -45,7 +79,7 @@ export const pile: DrillKind = {
   id: 'what the pile lacks',
   skill: 'mixing',
   make({ random, difficulty, screen, tubes }) {
-    const own = tubes && tubes.length >= CHOICES ? tubes : usualTubes();
+    const own = tubesFor(tubes);
     for (let i = 0; i < TRIES; i++) {
       const order = shuffled(random, own);
       const whole = order.slice(0, TUBES).map((tube) => ({ tube, parts: oneOf(random, PARTS) }));
@@ -61,11 +95,11 @@ export const pile: DrillKind = {
       if (![before, wanted].every((colour) => inGamut(colour) && isShown(colour, screen))) continue;
       if (ciede2000(labFromOklab(before), lab) < graded(difficulty, ...FAR)) continue;
       const lacking = whole[TUBES - 1].tube;
-      const reached = bestWith(begun, lacking, lab);
+      const reached = bestWith(begun, lacking, lab).far;
       // What comes as near could be defended.
       const others = order
         .slice(TUBES)
-        .filter((tube) => bestWith(begun, tube, lab) >= reached + graded(difficulty, ...WORSE));
+        .filter((tube) => bestWith(begun, tube, lab).far >= reached + graded(difficulty, ...WORSE));
       if (others.length < CHOICES - 1) continue;
       const choices = shuffled(random, [lacking, ...others.slice(0, CHOICES - 1)]);
       return {

@@ -42,7 +42,7 @@ export function LeaningPlot({ profile }: { profile: SkillProfile }) {
     maintainAspectRatio: false,
     plugins: { tooltip: { enabled: false } },
     scales: {
-      x: { ...inkScale(''), grid: { display: false } },
+      x: { ...inkScale('', { autoSkip: false }), grid: { display: false } },
       y: {
         ...inkScale('steps: too dark below, too light above'),
         suggestedMin: -1,

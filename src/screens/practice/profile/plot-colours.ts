@@ -25,8 +25,12 @@ Chart.register(
 export const colourOf = (name: string) => () =>
   getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 
-export const inkScale = (title: string) => ({
-  ticks: { color: colourOf('--soft'), maxTicksLimit: 7 },
+export const inkScale = (title: string, ticks: { autoSkip?: boolean } = {}) => ({
+  ticks: {
+    color: colourOf('--soft'),
+    maxTicksLimit: ticks.autoSkip === false ? undefined : 7,
+    ...ticks,
+  },
   grid: { color: colourOf('--line') },
   title: { display: title !== '', text: title },
 });

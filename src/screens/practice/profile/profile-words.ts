@@ -49,16 +49,18 @@ export function profileSentence({ count, value }: PracticeReport, scale: ValueSc
     return 'An eye is trained by guessing first and being told at once. A round takes five minutes.';
   if (!value || value.count < MIN_VALUES)
     return `${capital(several(count, 'answer'))} so far: too few to say how you read values.`;
-  const named = plainLeanings(value.leanings, value.bias).slice(0, MAX_NAMED);
   const lean = (by: number) => `${stepWords(by, scale)} too ${by > 0 ? 'light' : 'dark'}`;
   const spread = `your readings spread by ${stepWords(value.spread, scale)}`;
-  if (named.length === 0)
-    return Math.abs(value.bias) < MIN_LEAN
-      ? `You read values without leaning; ${spread}.`
-      : `You read all values ${lean(value.bias)}; ${spread}.`;
-  return `You read ${list(
-    named.map(({ axis, is, bias }) => `${partWords(axis, is)} ${lean(value.bias + bias)}`),
-  )}; ${spread}.`;
+  const isLeaning =
+    Math.abs(value.bias) >= MIN_LEAN &&
+    Math.abs(value.bias) >= (2 * value.spread) / Math.sqrt(value.count);
+  const named = plainLeanings(value.leanings, value.bias)
+    .slice(0, MAX_NAMED)
+    .map(({ axis, is, bias }) => `${partWords(axis, is)} ${lean(value.bias + bias)}`);
+  const parts = [...(isLeaning ? [`values ${lean(value.bias)} on the whole`] : []), ...named];
+  return parts.length === 0
+    ? `You read values without a leaning that is more than chance; ${spread}.`
+    : `You read ${list(parts)}; ${spread}.`;
 }
 
 /** What to practise, and why: "Values of yellows: 52 % right, 78 % elsewhere." */

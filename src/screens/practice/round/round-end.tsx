@@ -1,9 +1,10 @@
 'use client';
 
 import type { Wheel } from '@/core/colour/wheel';
+import type { Tube } from '@/core/mixing/tube';
 import { Button } from '@/ui/button';
 import { useSettings } from '@/ui/settings';
-import { capital, several } from '@/ui/words';
+import { capital, count, several } from '@/ui/words';
 import { promptOf } from './question-words';
 import type { Told } from './round-store';
 import { TruthView } from './truth-view';
@@ -14,12 +15,14 @@ export function RoundEnd({
   done,
   wheel,
   isKept,
+  tubes,
   nameOf,
   onEnd,
 }: {
   done: readonly Told[];
   wheel: Wheel;
   isKept: boolean;
+  tubes: readonly Tube[];
   nameOf: (word: string) => string;
   onEnd: () => void;
 }) {
@@ -31,7 +34,7 @@ export function RoundEnd({
       <p className="font-serif text-2xl leading-tight text-pretty" data-testid="finding">
         {done.length === 0
           ? 'There is nothing to ask of: this screen shows too little of the dark or of the light.'
-          : `${capital(several(done.length, 'question'))}: ${missed.length === 0 ? 'none missed' : `${several(missed.length, 'one', 'ones')} missed, which will come again`}.`}
+          : `${capital(several(done.length, 'question'))}, ${missed.length === 0 ? 'none missed' : `${count(missed.length)} missed: what was missed comes again`}.`}
       </p>
       <p className="text-soft">
         {isKept
@@ -48,7 +51,7 @@ export function RoundEnd({
           <li key={i} className="flex flex-col gap-1.5 border-t pt-2">
             <p className="text-sm text-soft">{promptOf(told.question.kind)}</p>
             <div className="flex h-32">
-              <TruthView told={told} wheel={wheel} />
+              <TruthView told={told} wheel={wheel} tubes={tubes} />
             </div>
             <p>
               {whyOf({

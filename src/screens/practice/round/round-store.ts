@@ -16,7 +16,7 @@ export interface Told {
 }
 
 export interface RoundState {
-  /** Null where nothing can be asked. */
+  /** Null where nothing can be before. */
   question: Question | null;
   /** How the question was answered; null until it is. */
   told: Told | null;
@@ -50,10 +50,15 @@ export function createRound({
 }: RoundOptions): StoreApi<RoundState> {
   const random = randomFrom(seed);
   const standing = standingOf(before);
-  let number = 0;
-  let last: Entry | undefined;
+  const round: Entry[] = [];
   const nextOne = () =>
-    nextQuestion(standing, making, { skills, now: now(), number, last, random });
+    nextQuestion(standing, making, {
+      skills,
+      now: now(),
+      number: round.length,
+      before: round,
+      random,
+    });
   return createStore<RoundState>((set, get) => ({
     question: nextOne(),
     told: null,
@@ -72,9 +77,9 @@ export function createRound({
         outcome,
       };
       keep(kept);
-      last = entryOf(kept);
-      takeAnswer(standing, last);
-      number++;
+      const entry = entryOf(kept);
+      round.push(entry);
+      takeAnswer(standing, entry);
       const next = { question, answer, outcome };
       set({ told: next, done: [...done, next] });
     },

@@ -3,6 +3,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { useStore, type StoreApi } from 'zustand';
 import type { Wheel } from '@/core/colour/wheel';
+import type { Tube } from '@/core/mixing/tube';
 import type { Answer } from '@/core/drills/question';
 import { Button } from '@/ui/button';
 import { useSettings } from '@/ui/settings';
@@ -25,6 +26,7 @@ export function Round({
   minutes,
   beganAt,
   isKept,
+  tubes,
   nameOf,
   onEnd,
 }: {
@@ -34,6 +36,7 @@ export function Round({
   beganAt: number;
   /** Whether the server has all answers, or they wait in this browser. */
   isKept: boolean;
+  tubes: readonly Tube[];
   nameOf: (word: string) => string;
   onEnd: () => void;
 }) {
@@ -71,7 +74,14 @@ export function Round({
         <div className="h-full bg-ink" style={{ width: `${left * 100}%` }} />
       </div>
       {isEnded ? (
-        <RoundEnd done={done} wheel={wheel} isKept={isKept} nameOf={nameOf} onEnd={onEnd} />
+        <RoundEnd
+          done={done}
+          wheel={wheel}
+          isKept={isKept}
+          tubes={tubes}
+          nameOf={nameOf}
+          onEnd={onEnd}
+        />
       ) : (
         <>
           <header className="flex shrink-0 items-start justify-between gap-4 px-5 pt-4">
@@ -114,7 +124,7 @@ export function Round({
             {told ? (
               <>
                 <div className="flex min-h-40 w-full grow justify-center">
-                  <TruthView told={told} wheel={wheel} />
+                  <TruthView told={told} wheel={wheel} tubes={tubes} />
                 </div>
                 <Button weight="strong" className="min-h-12 px-10" onClick={goOn}>
                   {left === 0 ? 'To the end' : 'Next'}
@@ -168,7 +178,7 @@ function Heading({ isTold, children }: { isTold: boolean; children: React.ReactN
       ref={heading}
       tabIndex={-1}
       data-testid="finding"
-      className="max-w-3xl font-serif text-2xl leading-tight text-pretty outline-none"
+      className="max-w-3xl font-serif text-2xl leading-tight text-pretty outline-none focus-visible:shadow-none"
     >
       {children}
     </h2>

@@ -64,6 +64,9 @@ export function ShownColours({
   }
 }
 
+/** What grows by less than 1 in all leaves room. */
+const WHOLE = 100;
+
 /** Areas in a row of a made-up picture. */
 const IN_ROW = 3;
 
@@ -78,13 +81,13 @@ function Field({ areas }: { areas: readonly { colour: Oklab; share: number }[] }
         <div
           key={i}
           className="flex min-h-0 basis-0"
-          style={{ flexGrow: row.reduce((sum, { share }) => sum + share, 0) }}
+          style={{ flexGrow: row.reduce((sum, { share }) => sum + share, 0) * WHOLE }}
         >
           {row.map(({ colour, share }, k) => (
             <span
               key={k}
               className="block min-w-0 basis-0"
-              style={{ flexGrow: share, background: hexFromOklab(colour) }}
+              style={{ flexGrow: share * WHOLE, background: hexFromOklab(colour) }}
             />
           ))}
         </div>

@@ -5,18 +5,51 @@ import { atValue } from '@/core/colour/at-value';
 import type { Oklab } from '@/core/colour/oklab';
 import { valueOfOklab } from '@/core/colour/value';
 import type { Wheel } from '@/core/colour/wheel';
+import type { Tube } from '@/core/mixing/tube';
 import { truthOf } from '@/core/drills/truth';
+import { Patch, ShownColours } from './shown-colours';
 import type { Told } from './round-store';
 
+const READ = ['as it is', 'as you read it'] as const;
+const CAPTIONS = {
+  pile: ['what is wanted', 'the nearest with yours'],
+  place: ['the right one', 'another'],
+  colour: ['the right one', 'yours'],
+  match: ['as it is', 'yours'],
+  ...{ word: READ, value: READ, order: READ },
+} as const;
+
 /** What was right and what was answered, edge to edge; under an order and a value their greys. */
-export function TruthView({ told, wheel }: { told: Told; wheel: Wheel }) {
+export function TruthView({
+  told,
+  wheel,
+  tubes,
+}: {
+  told: Told;
+  wheel: Wheel;
+  tubes: readonly Tube[];
+}) {
   const { question, answer } = told;
   const { shown, form } = question;
   if (form.by === 'order' && shown.as === 'row')
     return <Strips colours={form.order.map((place) => shown.colours[place])} hasGreys />;
-  const truth = truthOf(question, answer, wheel);
+  if (shown.as === 'in a ground')
+    return (
+      <figure className="flex h-full w-full max-w-2xl flex-col gap-1">
+        <div className="flex h-full min-h-28 grow gap-6">
+          <ShownColours shown={shown} form={form} nameOf={String} />
+          <Patch colour={shown.colour} className="grow basis-1/3" />
+        </div>
+        <figcaption className="flex justify-between">
+          <span>in its ground</span>
+          <span>the same grey by itself</span>
+        </figcaption>
+      </figure>
+    );
+  const truth = truthOf(question, answer, wheel, tubes);
   if (!truth) return null;
   const { right, answered, isStrengthened } = truth;
+  const [rightWords, otherWords] = CAPTIONS[shown.as === 'pile' ? 'pile' : form.by];
   return (
     <figure className="flex h-full w-full max-w-2xl flex-col gap-1">
       <Strips
@@ -24,8 +57,11 @@ export function TruthView({ told, wheel }: { told: Told; wheel: Wheel }) {
         hasGreys={form.by === 'value' && answered !== null}
       />
       <figcaption className="flex justify-between">
-        <span>as it is{isStrengthened && ', strengthened'}</span>
-        {answered && <span>{form.by === 'place' ? 'the other' : 'as you read it'}</span>}
+        <span>
+          {rightWords}
+          {isStrengthened && ', strengthened'}
+        </span>
+        {answered && <span>{otherWords}</span>}
       </figcaption>
     </figure>
   );

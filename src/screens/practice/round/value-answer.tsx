@@ -19,7 +19,7 @@ export function ValueAnswer({ onValue }: { onValue: (value: number) => void }) {
     <div className="w-full max-w-5xl">
       <div className="flex justify-between pb-1">
         <span>dark</span>
-        <span className="max-sm:hidden">a figure answers; with Shift what lies above it</span>
+        <span className="max-sm:hidden">a figure answers; with Shift the dot after it</span>
         <span>light</span>
       </div>
       <ul aria-label="Answers" className="flex flex-wrap border-l border-ink">

@@ -120,7 +120,7 @@ const BY_KIND: Readonly<Record<string, (given: WhyGiven) => string>> = {
   'same value, other hue': (given) =>
     `${placeWord(given)} is as light; the others are lighter or darker, whatever their hue says`,
   'lightness against brightness': (given) =>
-    `${placeWord(given)} is lighter; the other only is the more vivid, and looks bright`,
+    `${placeWord(given)} is lighter; the other is only more vivid, and looks bright`,
   'what a grey reads as': (given) =>
     `its ground is ${familyOf(given.question.about, given.wheel).name}, so it will be pushed toward ${rightFamilies(given)}; that is an estimate, and not scored`,
   'the shadow of a light': (given) =>

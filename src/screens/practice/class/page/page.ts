@@ -120,16 +120,18 @@ function shownElements({ shown, form }: Question): HTMLElement[] {
 }
 
 const IN_ROW = 3;
+/** What grows by less than 1 in all leaves room. */
+const WHOLE = 100;
 
 function fieldElement(areas: readonly { colour: Oklab; share: number }[]): HTMLElement {
   const rows: HTMLElement[] = [];
   for (let i = 0; i < areas.length; i += IN_ROW) {
     const own = areas.slice(i, i + IN_ROW);
     const row = element('div', '');
-    row.style.flex = String(own.reduce((sum, { share }) => sum + share, 0));
+    row.style.flex = String(own.reduce((sum, { share }) => sum + share, 0) * WHOLE);
     for (const { colour, share } of own) {
       const area = patch(colour);
-      area.style.flex = String(share);
+      area.style.flex = String(share * WHOLE);
       row.append(area);
     }
     rows.push(row);
