@@ -78,21 +78,14 @@ export const classRoundSchema = z.object({
 });
 export type ClassRound = z.infer<typeof classRoundSchema>;
 
-const ANSWERS_VERSION = 1;
-
 /** What comes back from one person; it names nobody. A question that was left out has null. */
 export const classAnswersSchema = z.object({
   is: z.literal('answers to a round'),
-  version: z.literal(ANSWERS_VERSION),
+  version: z.literal(1),
   round: classRoundSchema,
   answers: z.array(answerSchema.nullable()).max(CLASS_COUNT.max).readonly(),
 });
 export type ClassAnswers = z.infer<typeof classAnswersSchema>;
-
-export const classAnswersOf = (
-  round: ClassRound,
-  answers: ClassAnswers['answers'],
-): ClassAnswers => ({ is: 'answers to a round', version: ANSWERS_VERSION, round, answers });
 
 /** What a round is made of: a study's palette, a library, or neither: made-up colours. */
 export const classRoundQuery = z.object({

@@ -9,6 +9,7 @@ import { getCourses, saveCourses } from './courses/courses';
 import { database } from './db/client';
 import { library, swatch } from './db/library-schema';
 import { picture, pictureBytes, study } from './db/schema';
+import { keepAnswers } from './drills/practice';
 import { openArchive } from './keep/archive';
 import { backup } from './keep/backup';
 import { checkStore } from './keep/check';
@@ -71,6 +72,16 @@ beforeAll(async () => {
   await beginSession({ id: SESSION, studyId: id, content: fullSession() });
   const shot = await redAndBlue(77).png().toBuffer();
   await keepSnapshot(SESSION, 'shot', shot, 'easel.png');
+  await keepAnswers([
+    {
+      id: SESSION,
+      at: 1_780_000_000_000,
+      kind: 'value',
+      about: { L: 0.5, a: 0.02, b: -0.1 },
+      difficulty: 0.4,
+      outcome: { isRight: false, valueOff: -1.25 },
+    },
+  ]);
   await saveSettings({ ...DEFAULT_SETTINGS, surround: 'night' });
   await readingsAreMade();
   await refreshStale();

@@ -5,6 +5,7 @@ import { randomFrom } from '../seeded';
 import { coloursOf, isSeen, skillsFor } from './eyes';
 import { DRILL_KINDS } from './kinds';
 import { SKILLS } from './question';
+import type { SkillInRegion } from './schedule';
 import { nextQuestion, practisedRegion, standingOf, takeAnswer } from './round';
 
 const of = (hex: string) => oklabFromHex(hex) as Oklab;
@@ -24,7 +25,7 @@ describe('eyes that don’t part red and green', () => {
     const standing = standingOf([]);
     const colours = ['#b03a3a', '#3f8a4c', '#d8b93c', '#5d6b7a'].map(of);
     const kinds = new Set<string>();
-    const before = [];
+    const before: SkillInRegion[] = [];
     for (let number = 0; number < 60; number++) {
       const question = nextQuestion(
         standing,

@@ -1,5 +1,5 @@
 import type { Oklab } from '../colour/oklab';
-import type { Question, Skill } from './question';
+import type { Question, Shown, Skill } from './question';
 
 /** Whose eyes: those that part all hues, or those that don't part red and green. */
 export const EYES = ['all hues', 'no red and green'] as const;
@@ -25,22 +25,27 @@ const WITHOUT_RED_AND_GREEN: readonly Skill[] = ['value', 'intensity', 'order'];
 export const skillsFor = (skills: readonly Skill[], eyes: Eyes): Skill[] =>
   skills.filter((skill) => eyes === 'all hues' || WITHOUT_RED_AND_GREEN.includes(skill));
 
-/** All colours that a question shows or lets choose. */
-export function coloursOf({ shown, form }: Pick<Question, 'shown' | 'form'>): Oklab[] {
-  const choices = form.by === 'colour' ? form.colours : form.by === 'match' ? [form.colour] : [];
+/** All colours that a question shows before it is answered, but for those to choose from. */
+export function shownColours(shown: Shown): Oklab[] {
   switch (shown.as) {
     case 'patch':
-      return [shown.colour, ...choices];
+      return [shown.colour];
     case 'row':
-      return [...shown.colours, ...choices];
+      return [...shown.colours];
     case 'in a ground':
-      return [shown.colour, shown.ground, ...choices];
+      return [shown.colour, shown.ground];
     case 'pile':
-      return [shown.colour, shown.wanted, ...choices];
+      return [shown.colour, shown.wanted];
     case 'field':
-      return [...shown.areas.map(({ colour }) => colour), ...choices];
+      return shown.areas.map(({ colour }) => colour);
   }
 }
+
+/** All colours that a question shows or lets choose. */
+export const coloursOf = ({ shown, form }: Question): Oklab[] => [
+  ...shownColours(shown),
+  ...(form.by === 'colour' ? form.colours : []),
+];
 
 export const isQuestionSeen = (question: Question, eyes: Eyes): boolean =>
   coloursOf(question).every((colour) => isSeen(colour, eyes));

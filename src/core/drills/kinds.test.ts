@@ -13,10 +13,11 @@ import { mixLab } from '../mixing/mix-lab';
 import { pigmentOf } from '../mixing/pigments/pigments';
 import { tubeOf } from '../mixing/tube';
 import { anySrgb } from '../testing';
+import { coloursOf, shownColours } from './eyes';
 import { partsOfAreas } from './field';
 import { DRILL_KINDS, questionOf } from './kinds';
 import { chromaOf } from './making';
-import { SKILLS, type Answer, type Form, type Making, type Question, type Shown } from './question';
+import { SKILLS, type Answer, type Form, type Making, type Question } from './question';
 import { outcomeOf } from './score';
 
 const SCREEN = { darkest: 1.5, lightest: 9.3 };
@@ -28,26 +29,6 @@ const anyMaking = fc.record<Omit<Making, 'random'>>({
   screen: fc.constantFrom(SCREEN, { darkest: 2.5, lightest: 8.8 }),
   colours: fc.array(anySrgb, { maxLength: 8 }),
 });
-
-const coloursOf = (shown: Shown): Oklab[] => {
-  switch (shown.as) {
-    case 'patch':
-      return [shown.colour];
-    case 'row':
-      return [...shown.colours];
-    case 'in a ground':
-      return [shown.colour, shown.ground];
-    case 'pile':
-      return [shown.colour, shown.wanted];
-    case 'field':
-      return shown.areas.map(({ colour }) => colour);
-  }
-};
-
-const allColours = ({ shown, form }: Question): Oklab[] => [
-  ...coloursOf(shown),
-  ...(form.by === 'colour' ? form.colours : []),
-];
 
 /** The answer that is right, and one that is as wrong as the form has it. */
 function answersTo(form: Form): { right: Answer; wrong: Answer } {
@@ -115,9 +96,9 @@ describe('kinds of questions', () => {
         const question = questionOf(kind, seed, making);
         if (!question) return;
         const { darkest, lightest } = making.screen;
-        for (const colour of allColours(question)) expect(inGamut(colour)).toBe(true);
+        for (const colour of coloursOf(question)) expect(inGamut(colour)).toBe(true);
         // What is not shown but chosen may lie a little beyond; it isn't what the answer hangs on.
-        for (const colour of coloursOf(question.shown)) {
+        for (const colour of shownColours(question.shown)) {
           expect(valueOfOklab(colour)).toBeGreaterThanOrEqual(darkest - 0.02);
           expect(valueOfOklab(colour)).toBeLessThanOrEqual(lightest + 0.02);
         }
@@ -182,18 +163,18 @@ describe('what is right', () => {
       for (const { form, about } of questions('value', difficulty))
         expect(form).toMatchObject({ by: 'value', value: valueOfOklab(about) });
       for (const { shown, form } of questions('temperature', difficulty)) {
-        const [one, other] = coloursOf(shown).map(temperature);
+        const [one, other] = shownColours(shown).map(temperature);
         expect(form).toEqual({ by: 'place', right: [one > other ? 0 : 1] });
-        const [dark, light] = coloursOf(shown).map(valueOfOklab);
+        const [dark, light] = shownColours(shown).map(valueOfOklab);
         expect(dark).toBeCloseTo(light, 1);
       }
       for (const { shown, form } of questions('order by value', difficulty)) {
-        const values = coloursOf(shown).map(valueOfOklab);
+        const values = shownColours(shown).map(valueOfOklab);
         const rising = form.by === 'order' ? form.order.map((place) => values[place]) : [];
         expect(rising).toEqual([...values].sort((one, other) => one - other));
       }
       for (const { shown, form } of questions('the odd one', difficulty)) {
-        const colours = coloursOf(shown);
+        const colours = shownColours(shown);
         const at = form.by === 'place' ? form.right[0] : -1;
         const rest = colours.filter((_, i) => i !== at);
         expect(new Set(rest.map((one) => JSON.stringify(one))).size).toBe(1);
@@ -208,7 +189,7 @@ describe('what is right', () => {
         expect(Math.min(...off)).toBeGreaterThanOrEqual(0.55);
       }
       for (const { shown, form } of questions('lightness against brightness', difficulty)) {
-        const values = coloursOf(shown).map(valueOfOklab);
+        const values = shownColours(shown).map(valueOfOklab);
         expect(form).toEqual({ by: 'place', right: [values[0] > values[1] ? 0 : 1] });
         expect(Math.abs(values[0] - values[1])).toBeGreaterThanOrEqual(0.55);
       }
@@ -232,7 +213,7 @@ describe('what is right', () => {
       for (const { shown, about, form } of questions('name the hidden colour', difficulty)) {
         if (form.by !== 'word') throw new Error('by word');
         expect(form.words[form.right[0]]).toBe(familyOf(about).name);
-        const strongest = [...coloursOf(shown)].sort(
+        const strongest = [...shownColours(shown)].sort(
           (one, other) => chromaOf(other) - chromaOf(one),
         );
         expect(strongest[0]).toEqual(about);
@@ -305,19 +286,19 @@ describe('difficulty', () => {
       family: ({ about }) => chromaOf(about),
       value: ({ form }) => (form.by === 'value' ? form.within : 0),
       temperature: ({ shown }) => {
-        const [one, other] = coloursOf(shown).map(temperature);
+        const [one, other] = shownColours(shown).map(temperature);
         return Math.abs(one - other);
       },
       'toward what a grey leans': ({ about }) => chromaOf(about),
       match: ({ form }) => (form.by === 'match' ? form.within.value : 0),
       'order by value': ({ shown }) => {
-        const values = coloursOf(shown)
+        const values = shownColours(shown)
           .map(valueOfOklab)
           .sort((one, other) => one - other);
         return values[1] - values[0];
       },
       'the odd one': ({ shown, form }) => {
-        const colours = coloursOf(shown);
+        const colours = shownColours(shown);
         const at = form.by === 'place' ? form.right[0] : 0;
         return ciede2000(
           labFromOklab(colours[at]),
@@ -325,7 +306,7 @@ describe('difficulty', () => {
         );
       },
       'lightness against brightness': ({ shown }) => {
-        const [one, other] = coloursOf(shown).map(valueOfOklab);
+        const [one, other] = shownColours(shown).map(valueOfOklab);
         return Math.abs(one - other);
       },
       'name the hidden colour': ({ about }) => chromaOf(about),
@@ -353,7 +334,7 @@ describe('difficulty', () => {
               0,
             )
           : 0,
-      'the scheme': ({ shown }) => mean(coloursOf(shown).map(chromaOf)),
+      'the scheme': ({ shown }) => mean(shownColours(shown).map(chromaOf)),
       'what the pile lacks': (question) => mixedOn(question).before,
     };
     expect(new Set(Object.keys(measures))).toEqual(new Set(DRILL_KINDS.map(({ id }) => id)));

@@ -1,7 +1,7 @@
 import { oklabFromHex } from '../colour/hex';
 import type { Oklab } from '../colour/oklab';
 import { PAINTERS_WHEEL } from '../colour/wheel';
-import { answersOfOffs, offsOf } from './misses';
+import { answersOfOffs, offOfRelation, offsOf } from './misses';
 import { scoreThree } from './three-questions';
 
 const of = (hex: string) => oklabFromHex(hex) as Oklab;
@@ -41,5 +41,20 @@ describe('what was missed elsewhere', () => {
       value: true,
       intensity: false,
     });
+  });
+
+  it('of a study is what a relation is off its model', () => {
+    const model = of('#7c5a3e');
+    const even = offOfRelation(model, { value: 0, chroma: 0, hue: 0 });
+    expect(even).toMatchObject({ familyOff: 0, intensityOff: 0 });
+    expect(even.valueOff).toBeCloseTo(0, 1);
+    const light = offOfRelation(model, { value: 1.5, chroma: 0, hue: 0 });
+    expect(light.valueOff).toBeCloseTo(1.5, 1);
+    expect(offOfRelation(model, { value: 0, chroma: 0.06, hue: 0 }).intensityOff).toBeGreaterThan(
+      0,
+    );
+    expect(offOfRelation(model, { value: 0, chroma: 0, hue: 70 }).familyOff).toBeGreaterThan(0);
+    // What lies beyond white is white.
+    expect(offOfRelation(of('#f4f0e8'), { value: 5, chroma: 0, hue: 0 }).valueOff).toBeLessThan(1);
   });
 });
