@@ -23,14 +23,14 @@ import { ClassTab } from './class/class-tab';
 import { PRACTICE_TABS, practiceCodec, type PracticeView } from './practice-view';
 import { Profile } from './profile/profile';
 import { profileSentence } from './profile/profile-words';
-import { readEntries, scheduledEntries } from './record';
+import { readEntries, scheduledEntries, withAnswers } from './record';
 import { Round } from './round/round';
 import { createRound, type RoundState } from './round/round-store';
 import { ScreenCheck } from './screen-check';
 import { useCheckedScreen, type CheckedScreen } from './screen-store';
 import { ScreenTab } from './screen-tab';
 import { StartRound } from './start-round';
-import { unsentAnswers } from './unsent-answers';
+import { BROWSER_STORE, unsentAnswers } from './unsent-answers';
 import { useAnswerSender } from './use-answer-sender';
 
 const TAB_TITLES = { profile: 'profile', class: 'for a class', screen: 'this screen' };
@@ -63,9 +63,10 @@ export function Practice({
 }) {
   const { settings } = useSettings();
   const wheel = wheelOf(settings.wheel);
-  const record = useStored(endpoints.practiceRecord, {}, brought);
+  const stored = useStored(endpoints.practiceRecord, {}, brought);
   const screen = useCheckedScreen();
-  const { isKept, keep } = useAnswerSender();
+  const { isKept, given, keep } = useAnswerSender();
+  const record = useMemo(() => withAnswers(stored, given), [stored, given]);
   const [view, setView] = useState(opened);
   useAddress(addressOf(practiceCodec, view));
   const [checking, setChecking] = useState<'for a round' | 'by itself' | null>(null);
@@ -84,12 +85,10 @@ export function Practice({
   const nameOf = (word: string) => names.get(word) ?? pigmentOf(word)?.names[0] ?? word;
 
   const begin = (limits: CheckedScreen) => {
-    const ids = new Set(record.answers.map(({ id }) => id));
-    const waiting = unsentAnswers(localStorage).filter(({ id }) => !ids.has(id));
     const skills = warmUp?.skills ?? SKILLS;
     const able = skillsFor(skills, settings.eyes);
     const store = createRound({
-      before: scheduledEntries({ ...record, answers: [...record.answers, ...waiting] }),
+      before: scheduledEntries(withAnswers(record, unsentAnswers(BROWSER_STORE))),
       // A warm-up may ask only of what these eyes can't see: then of all that they can.
       skills: able.length > 0 ? able : SKILLS,
       making: {

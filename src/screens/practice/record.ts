@@ -39,3 +39,10 @@ export const scheduledEntries = ({ answers, elsewhere }: PracticeRecord): Entry[
   ...answers.map(entryOf),
   ...elsewhere.flatMap(entriesElsewhere),
 ];
+
+/** A record with answers that it may lack, each once. */
+export function withAnswers(record: PracticeRecord, more: readonly DrillAnswer[]): PracticeRecord {
+  const ids = new Set(record.answers.map(({ id }) => id));
+  const missing = more.filter(({ id }) => !ids.has(id) && ids.add(id));
+  return missing.length === 0 ? record : { ...record, answers: [...record.answers, ...missing] };
+}

@@ -6,6 +6,11 @@ const listSchema = z.array(drillAnswerSchema);
 
 /** Where answers wait that no server has taken yet: the browser's own store, as far as it has one. */
 export type AnswerStore = Pick<Storage, 'getItem' | 'setItem'>;
+/** The browser's. It is reached for only as it is used: where it is shut off even naming it throws. */
+export const BROWSER_STORE: AnswerStore = {
+  getItem: (key) => localStorage.getItem(key),
+  setItem: (key, value) => localStorage.setItem(key, value),
+};
 
 /** Answers that no server has taken yet. What can't be read, as of another version, is left out. */
 export function unsentAnswers(store: AnswerStore): DrillAnswer[] {

@@ -5,17 +5,26 @@ import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { DrillAnswer } from '@/contracts/practice';
 import { call } from '@/ui/api';
 import { useChanged } from '@/ui/queries';
-import { answerSender, type AnswerSender } from './unsent-answers';
+import { answerSender, BROWSER_STORE, type AnswerSender } from './unsent-answers';
 
 const AGAIN_AFTER = 4000;
 
-/** Sends answers and, again and again, what the server didn't take; `isKept` says whether it has all. */
-export function useAnswerSender(): { isKept: boolean; keep: (answer: DrillAnswer) => void } {
+interface Sending {
+  /** Whether the server has all answers. */
+  isKept: boolean;
+  /** What was answered on this page, whether the server has it or not. */
+  given: readonly DrillAnswer[];
+  keep: (answer: DrillAnswer) => void;
+}
+
+/** Sends answers and, again and again, what the server didn't take. */
+export function useAnswerSender(): Sending {
   const [isKept, setKept] = useState(true);
+  const [given, setGiven] = useState<readonly DrillAnswer[]>([]);
   const sender = useRef<AnswerSender | null>(null);
   const changed = useChanged(endpoints.practiceRecord);
   useEffect(() => {
-    const own = answerSender(localStorage, async (answers) => {
+    const own = answerSender(BROWSER_STORE, async (answers) => {
       await call(endpoints.keepAnswers, { body: answers }, { keepalive: true });
     });
     sender.current = own;
@@ -29,9 +38,10 @@ export function useAnswerSender(): { isKept: boolean; keep: (answer: DrillAnswer
     return () => clearInterval(timer);
   }, [isKept, changed]);
   const keep = (answer: DrillAnswer) => {
+    setGiven((was) => [...was, answer]);
     if (sender.current) watch(sender.current.send(answer), setKept);
   };
-  return { isKept, keep };
+  return { isKept, given, keep };
 }
 
 function watch(

@@ -1,0 +1,78 @@
+import { randomUUID } from 'node:crypto';
+import { PAINTERS_WHEEL } from '@/core/colour/wheel';
+import { MUNSELL_SCALE } from '@/core/colour/value-scale';
+import { CLASS_KINDS, roundOf } from '@/core/drills/teachers-round';
+import type { ClassAnswers, ClassRound } from '@/contracts/class-round';
+import { readClassAnswers } from './class-answers';
+
+const round = (title: string): ClassRound => ({
+  id: randomUUID(),
+  title,
+  wheel: 'painters',
+  scale: MUNSELL_SCALE,
+  surround: 'grey',
+  questions: roundOf(
+    4,
+    CLASS_KINDS.filter(({ id }) => id === 'family' || id === 'value'),
+    {
+      difficulty: 0.3,
+      wheel: PAINTERS_WHEEL,
+      screen: { darkest: 2, lightest: 9 },
+      colours: [],
+    },
+    4,
+  ),
+});
+const file = (name: string, content: unknown) => ({
+  name,
+  text: async () => (typeof content === 'string' ? content : JSON.stringify(content)),
+});
+const answers = (of: ClassRound, given: ClassAnswers['answers']): ClassAnswers => ({
+  is: 'answers to a round',
+  version: 1,
+  round: of,
+  answers: given,
+});
+const value = (n: number) => ({ by: 'value' as const, value: n });
+const choice = (n: number) => ({ by: 'choice' as const, choice: n });
+
+describe('what came back of a round', () => {
+  it('is spread question by question, each file once, nobody named', async () => {
+    const quay = round('Quay');
+    const right = quay.questions.map(({ form }) =>
+      form.by === 'value' ? value(form.value) : form.by === 'word' ? choice(form.right[0]) : null,
+    );
+    const wrong = quay.questions.map(({ form }) =>
+      form.by === 'value' ? value(0) : form.by === 'word' ? choice((form.right[0] + 1) % 12) : null,
+    );
+    const { rounds, refused } = await readClassAnswers([
+      file('a.json', answers(quay, right)),
+      file('b.json', answers(quay, wrong)),
+      file('a again.json', answers(quay, right)),
+      file('c.json', answers(quay, [null, ...right.slice(1)])),
+    ]);
+    expect(refused).toEqual([]);
+    expect(rounds).toHaveLength(1);
+    const [{ people, spread }] = rounds;
+    expect(people).toBe(3);
+    expect(spread.map(({ answered }) => answered)).toEqual([2, 3, 3, 3]);
+    expect(spread.map(({ right: count }) => count)).toEqual([1, 2, 2, 2]);
+  });
+
+  it('of several rounds is told apart, and what is no file of answers is named', async () => {
+    const [quay, moor] = [round('Quay'), round('Moor')];
+    const { rounds, refused } = await readClassAnswers([
+      file('quay.json', answers(quay, [])),
+      file('moor 1.json', answers(moor, [])),
+      file('moor 2.json', answers(moor, [null])),
+      file('photo.json', 'no JSON'),
+      file('library.json', { name: 'Fogs' }),
+      file('later.json', { ...answers(quay, []), version: 2 }),
+    ]);
+    expect(rounds.map(({ round: { title }, people }) => [title, people])).toEqual([
+      ['Moor', 2],
+      ['Quay', 1],
+    ]);
+    expect(refused).toEqual(['photo.json', 'library.json', 'later.json']);
+  });
+});
