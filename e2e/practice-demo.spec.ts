@@ -1,4 +1,7 @@
 import { randomUUID } from 'node:crypto';
+import type { Locator } from '@playwright/test';
+import { oklabFromBytes } from '@/core/colour/hex';
+import { valueOfOklab } from '@/core/colour/value';
 import { appFor, expect, test } from './app';
 import { choose, finding, isReady, openStudy, toStep } from './page-actions';
 import { answerSomehow, checkScreen, goOn, kindOf, outcome } from './practice-actions';
@@ -58,7 +61,46 @@ test('a round is made of a study that is chosen', async ({ page }) => {
   );
   await choose(page, 'Part of practice', 'for a class');
   await expect(page.getByLabel('Title')).toHaveValue('A round on Winch room by lamplight');
+
+  // Places of its picture are asked about, as they stand there.
+  await page.getByRole('button', { name: 'Begin, 5 minutes' }).click();
+  await checkScreen(page);
+  const ring = page.getByTestId('ring');
+  for (let i = 0; i < 80; i++) {
+    if ((await ring.count()) > 0 && (await kindOf(page)) === 'value') break;
+    await answerSomehow(page);
+    await goOn(page);
+  }
+  await expect(finding(page)).toHaveText('How light is the place in the ring?');
+  const image = page.getByRole('img', { name: '“Winch room by lamplight” with a ring' });
+  const there = valueOfOklab(oklabFromBytes(await inTheRing(image, ring)));
+  await page.keyboard.press('5');
+  await expect(outcome(page)).toBeVisible();
+  const said = /It is ([\d.]+)/.exec(await finding(page).innerText())![1];
+  expect(Math.abs(Number(said) - there)).toBeLessThan(0.4);
 });
+
+/** The mean of a picture's pixels in the middle of a ring that lies over it. */
+async function inTheRing(image: Locator, ring: Locator): Promise<[number, number, number]> {
+  const [whole, round] = [await image.boundingBox(), await ring.boundingBox()];
+  const at = {
+    x: (round!.x + round!.width / 2 - whole!.x) / whole!.width,
+    y: (round!.y + round!.height / 2 - whole!.y) / whole!.height,
+    size: round!.width / 2 / whole!.width,
+  };
+  return image.evaluate((element, { x, y, size }) => {
+    const picture = element as HTMLImageElement;
+    const { naturalWidth: width, naturalHeight: height } = picture;
+    const side = Math.max(1, Math.round(size * width));
+    const context = new OffscreenCanvas(side, side).getContext('2d')!;
+    context.drawImage(picture, side / 2 - x * width, side / 2 - y * height);
+    const { data } = context.getImageData(0, 0, side, side);
+    const mean = [0, 0, 0].map(
+      (_, c) => data.filter((_, i) => i % 4 === c).reduce((sum, n) => sum + n, 0) / (side * side),
+    );
+    return mean as [number, number, number];
+  }, at);
+}
 
 test('a session begins with a warm-up of what its aim needs', async ({ page }) => {
   await openStudy(page, app.url, 'Winch room by lamplight');

@@ -146,12 +146,13 @@ describe('what was missed elsewhere', () => {
 describe('what a round is made of', () => {
   it('is the palette of a study, or of all; of a study that is gone it is all', async () => {
     const id = await study();
-    const { swatches } = (await getStudy(id)).document.palette;
-    const colours = swatches.map((one) => one.colour);
+    const { document, picture } = await getStudy(id);
+    const colours = document.palette.swatches.map((one) => one.colour);
     expect(colours.length).toBeGreaterThan(0);
-    expect(await ownColours(id)).toEqual({ title: 'Quay', colours });
-    expect(await ownColours('')).toEqual({ title: null, colours });
-    expect(await ownColours(randomUUID())).toEqual({ title: null, colours });
+    const pictures = [{ id: picture.id, title: 'Quay' }];
+    expect(await ownColours(id)).toEqual({ title: 'Quay', colours, pictures });
+    expect(await ownColours('')).toEqual({ title: null, colours, pictures });
+    expect(await ownColours(randomUUID())).toEqual({ title: null, colours, pictures });
   });
 
   it('before a session is what its aim needs, and what keeps going wrong', async () => {

@@ -29,6 +29,7 @@ export const skillsFor = (skills: readonly Skill[], eyes: Eyes): Skill[] =>
 export function shownColours(shown: Shown): Oklab[] {
   switch (shown.as) {
     case 'patch':
+    case 'place':
       return [shown.colour];
     case 'row':
       return [...shown.colours];

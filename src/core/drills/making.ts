@@ -5,7 +5,7 @@ import { valueOfOklab } from '../colour/value';
 import { hueAtPosition, PAINTERS_WHEEL, wheelPosition, type Wheel } from '../colour/wheel';
 import { oklchHueOn } from '../colour/wheel-hue';
 import { isSeen } from './eyes';
-import type { Making, ScreenLimits } from './question';
+import type { Making, ScreenLimits, Shown } from './question';
 import { boundsOf, regionKey, regionOf } from './region';
 
 /** From, to. */
@@ -78,6 +78,9 @@ export function anyPosition({
   }
 }
 
+/** Of what could be asked in a picture, so much is. */
+const IN_PICTURE = 0.6;
+
 /** So often a made-up colour is tried before nothing is found to answer to what is wanted. */
 const TRIES = 100;
 
@@ -106,7 +109,7 @@ export function wantedColour(making: Making, wanted: Wanted): Oklab | null {
 }
 
 function anyWanted(
-  { random, colours, screen, wheel, region, eyes = 'all hues' }: Making,
+  { random, colours, screen, wheel, region, eyes = 'all hues', places = [] }: Making,
   { chroma: [least, most], room = 0, suits = () => true }: Wanted,
 ): Oklab | null {
   const isWanted = (colour: Oklab) =>
@@ -116,6 +119,9 @@ function anyWanted(
     isSeen(colour, eyes) &&
     suits(colour);
   const given = colours.filter(isWanted);
+  const inPictures = given.filter((colour) => places.some((place) => place.colour === colour));
+  // A colour is read otherwise among others than by itself: both are asked.
+  if (inPictures.length > 0 && random() < IN_PICTURE) return oneOf(random, inPictures);
   if (given.length > 0) return oneOf(random, given);
   const bounds = region ? boundsOf(region) : null;
   const values = overlap(bounds?.value ?? [0, 10], valueRange(screen, room));
@@ -142,3 +148,9 @@ const overlap = ([from, to]: Range, [other, end]: Range): Range | null => {
 /** At another chroma, its value and hue held. */
 export const withChroma = (colour: Oklab, chroma: number): Oklab =>
   atValue(valueOfOklab(colour), oklchFromOklab(colour).h, () => chroma);
+
+/** A colour by itself, or in its picture where it is the colour of a place. */
+export function shownOf({ places = [] }: Making, colour: Oklab): Shown {
+  const place = places.find((one) => one.colour === colour);
+  return place ? { as: 'place', colour, place } : { as: 'patch', colour };
+}

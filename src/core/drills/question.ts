@@ -1,12 +1,15 @@
 import type { Oklab } from '../colour/oklab';
 import type { Wheel } from '../colour/wheel';
 import type { Tube } from '../mixing/tube';
+import type { PicturePlace } from './picture-places';
 import type { Eyes } from './eyes';
 import type { ColourRegion } from './region';
 
 /** What a question shows. Colours stand on the person's surround. */
 export type Shown =
   | { as: 'patch'; colour: Oklab }
+  /** A place in a picture, in a ring. */
+  | { as: 'place'; colour: Oklab; place: PicturePlace }
   /** Beside each other, named by their place. */
   | { as: 'row'; colours: readonly Oklab[] }
   /** A small patch in the middle of a large one. */
@@ -74,6 +77,8 @@ export interface Making {
   screen: ScreenLimits;
   /** Colours of a study or a palette; those of a made-up field where there are none. */
   colours: readonly Oklab[];
+  /** Places of one's own pictures; their colours are among those above. */
+  places?: readonly PicturePlace[];
   /** One's own tubes; a usual set where they are none or too few. */
   tubes?: readonly Tube[];
   /** Whose eyes it is made for; those that part all hues where nothing is said. */
@@ -87,6 +92,8 @@ export interface DrillKind {
   id: string;
   /** What is trained; kinds may share one. */
   skill: Skill;
+  /** How often it is asked among the kinds of its skill, against 1 of another. */
+  weight?: number;
   /** That its colours lie where they have to, whatever region is wanted. */
   ignoresRegion?: true;
   /** Makes one; null where what it was given has no colour to ask about. */

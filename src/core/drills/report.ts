@@ -98,12 +98,17 @@ export interface Week {
   /** Its first moment, in milliseconds since 1970. */
   from: number;
   count: number;
-  /** The mean of how far values were off, either way, and of which way they leaned, in Munsell steps; null where none was read. */
+  /**
+   * The mean of how far values were off, either way, and of which way they leaned, in Munsell steps; null where too few were
+   * read to say.
+   */
   valueOff: number | null;
   valueLean: number | null;
 }
 
 const WEEK = 7 * 86_400_000;
+/** The mean of fewer readings is chance. */
+const MIN_READINGS = 4;
 
 /** Weeks of practice from the first answer on, each of seven days, those without an answer too. */
 export function weeksOf(entries: readonly Entry[]): Week[] {
@@ -115,7 +120,9 @@ export function weeksOf(entries: readonly Entry[]): Week[] {
     const own = entries.filter(({ at }) => at >= from && at < from + WEEK);
     const offs = own.flatMap(({ valueOff }) => valueOff ?? []);
     const mean = (numbers: readonly number[]) =>
-      numbers.length === 0 ? null : numbers.reduce((sum, n) => sum + n, 0) / numbers.length;
+      numbers.length < MIN_READINGS
+        ? null
+        : numbers.reduce((sum, n) => sum + n, 0) / numbers.length;
     return { from, count: own.length, valueOff: mean(offs.map(Math.abs)), valueLean: mean(offs) };
   });
 }

@@ -110,7 +110,9 @@ export function nextQuestion(
   while (candidates.length > 0) {
     const first = nextUp(cards, candidates, { now, number, before, preferred, random });
     const { skill } = first;
-    const kinds = DRILL_KINDS.filter((one) => one.skill === skill);
+    const kinds = DRILL_KINDS.filter((one) => one.skill === skill).flatMap((kind) =>
+      Array.from({ length: kind.weight ?? 1 }, () => kind),
+    );
     let regions = candidates.filter((one) => one.skill === skill);
     let next: SkillInRegion = first;
     let another: Question | null = null;

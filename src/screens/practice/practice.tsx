@@ -32,6 +32,7 @@ import { ScreenTab } from './screen-tab';
 import { StartRound } from './start-round';
 import { BROWSER_STORE, unsentAnswers } from './unsent-answers';
 import { useAnswerSender } from './use-answer-sender';
+import { usePlaces } from './use-places';
 
 const TAB_TITLES = { profile: 'profile', class: 'for a class', screen: 'this screen' };
 const ROUND_MINUTES = 5;
@@ -55,7 +56,7 @@ export function Practice({
 }: {
   record: PracticeRecord;
   /** What is asked about: the palette of a study, or all palettes. */
-  own: { title: string | null; colours: Oklab[] };
+  own: { title: string | null; colours: Oklab[]; pictures: { id: string; title: string }[] };
   shelf: ShelfContent;
   warmUp: { sessionId: string; title: string; aim: string; skills: Skill[] } | null;
   opened: PracticeView;
@@ -82,6 +83,7 @@ export function Practice({
     () => mixingTubes(shelf).filter((_, i) => shelf.tubes[i].standing === 'palette'),
     [shelf],
   );
+  const places = usePlaces(own.pictures);
   const nameOf = (word: string) => names.get(word) ?? pigmentOf(word)?.names[0] ?? word;
 
   const begin = (limits: CheckedScreen) => {
@@ -94,7 +96,8 @@ export function Practice({
       making: {
         wheel,
         screen: limits,
-        colours: own.colours,
+        colours: [...own.colours, ...places.map(({ colour }) => colour)],
+        places,
         eyes: settings.eyes,
         tubes,
       },

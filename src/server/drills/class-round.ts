@@ -4,7 +4,7 @@ import { randomUUID } from 'node:crypto';
 import type { z } from 'zod';
 import { wheelOf } from '@/core/colour/wheel';
 import { CLASS_KINDS, roundOf } from '@/core/drills/teachers-round';
-import type { ClassRound, classRoundQuery } from '@/contracts/class-round';
+import { classRoundSchema, type ClassRound, type classRoundQuery } from '@/contracts/class-round';
 import { ServiceError } from '../errors';
 import { getLibrary } from '../libraries/libraries';
 import { getSettings } from '../settings/settings';
@@ -38,7 +38,7 @@ async function classRound(wanted: Asked): Promise<ClassRound> {
   );
   if (questions.length === 0)
     throw new ServiceError('no-question', 'No question can be made of these colours.', 422);
-  return { id: randomUUID(), title, wheel, scale, surround, questions };
+  return classRoundSchema.parse({ id: randomUUID(), title, wheel, scale, surround, questions });
 }
 
 const scriptFile = () =>

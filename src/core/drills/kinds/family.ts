@@ -1,6 +1,6 @@
 import { NEUTRAL_CHROMA } from '../../colour/intensity';
 import { familyOf } from '../../colour/wheel';
-import { graded, wantedColour } from '../making';
+import { graded, shownOf, wantedColour } from '../making';
 import type { DrillKind } from '../question';
 
 /** The dullest colour whose family is asked, and the nearest to the boundary of two (1), from the easiest to the hardest. */
@@ -20,7 +20,7 @@ export const family: DrillKind = {
     });
     if (!colour) return null;
     return {
-      shown: { as: 'patch', colour },
+      shown: shownOf(making, colour),
       form: { by: 'word', words: wheel.families, right: [familyOf(colour, wheel).index] },
       about: colour,
       isEstimate: false,

@@ -1,5 +1,5 @@
 import { INTENSITY_LIMITS, INTENSITY_WORDS, intensityWord } from '../../colour/intensity';
-import { chromaOf, graded, wantedColour } from '../making';
+import { chromaOf, graded, shownOf, wantedColour } from '../making';
 import type { DrillKind } from '../question';
 
 /** How far from where two words part, as a share of the chroma there. */
@@ -18,7 +18,7 @@ export const intensity: DrillKind = {
     });
     if (!colour) return null;
     return {
-      shown: { as: 'patch', colour },
+      shown: shownOf(making, colour),
       form: {
         by: 'word',
         words: INTENSITY_WORDS,

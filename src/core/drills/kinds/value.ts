@@ -1,5 +1,5 @@
 import { valueOfOklab } from '../../colour/value';
-import { graded, wantedColour } from '../making';
+import { graded, shownOf, wantedColour } from '../making';
 import type { DrillKind } from '../question';
 
 /** Steps that a right answer may be off. People can't tell value better than the last beside an easel. */
@@ -9,12 +9,13 @@ const WITHIN = [1.25, 0.25] as const;
 export const value: DrillKind = {
   id: 'value',
   skill: 'value',
+  weight: 3,
   make(making) {
     const colour = wantedColour(making, { chroma: [0, 0.4] });
     if (!colour) return null;
     const within = graded(making.difficulty, ...WITHIN);
     return {
-      shown: { as: 'patch', colour },
+      shown: shownOf(making, colour),
       form: { by: 'value', value: valueOfOklab(colour), within },
       about: colour,
       isEstimate: false,

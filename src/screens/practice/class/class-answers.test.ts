@@ -2,27 +2,28 @@ import { randomUUID } from 'node:crypto';
 import { PAINTERS_WHEEL } from '@/core/colour/wheel';
 import { MUNSELL_SCALE } from '@/core/colour/value-scale';
 import { CLASS_KINDS, roundOf } from '@/core/drills/teachers-round';
-import type { ClassAnswers, ClassRound } from '@/contracts/class-round';
+import { classRoundSchema, type ClassAnswers, type ClassRound } from '@/contracts/class-round';
 import { readClassAnswers } from './class-answers';
 
-const round = (title: string): ClassRound => ({
-  id: randomUUID(),
-  title,
-  wheel: 'painters',
-  scale: MUNSELL_SCALE,
-  surround: 'grey',
-  questions: roundOf(
-    4,
-    CLASS_KINDS.filter(({ id }) => id === 'family' || id === 'value'),
-    {
-      difficulty: 0.3,
-      wheel: PAINTERS_WHEEL,
-      screen: { darkest: 2, lightest: 9 },
-      colours: [],
-    },
-    4,
-  ),
-});
+const round = (title: string): ClassRound =>
+  classRoundSchema.parse({
+    id: randomUUID(),
+    title,
+    wheel: 'painters',
+    scale: MUNSELL_SCALE,
+    surround: 'grey',
+    questions: roundOf(
+      4,
+      CLASS_KINDS.filter(({ id }) => id === 'family' || id === 'value'),
+      {
+        difficulty: 0.3,
+        wheel: PAINTERS_WHEEL,
+        screen: { darkest: 2, lightest: 9 },
+        colours: [],
+      },
+      4,
+    ),
+  });
 const file = (name: string, content: unknown) => ({
   name,
   text: async () => (typeof content === 'string' ? content : JSON.stringify(content)),

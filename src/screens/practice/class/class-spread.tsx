@@ -32,7 +32,7 @@ export function ClassSpread({
             />
             <div className="min-w-0 grow">
               <p>
-                {i + 1}. {promptOf(question.kind)}{' '}
+                {i + 1}. {promptOf(question)}{' '}
                 <span className="text-soft">{answerWords(question, round)}</span>
               </p>
               <p className="font-semibold">{rightWords(spread[i])}</p>
@@ -98,5 +98,5 @@ function hardestOf({ questions }: ClassRound, spread: readonly Spread[]): string
     right === null || answered === 0 ? [] : [{ i, share: right / answered }],
   );
   const least = scored.sort((one, other) => one.share - other.share).at(0);
-  return !least || least.share === 1 ? null : promptOf(questions[least.i].kind);
+  return !least || least.share === 1 ? null : promptOf(questions[least.i]);
 }

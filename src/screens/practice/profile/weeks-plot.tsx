@@ -20,6 +20,7 @@ export function WeeksPlot({ weeks }: { weeks: readonly Week[] }) {
   const options: ChartOptions<'line'> = {
     animation: false,
     maintainAspectRatio: false,
+    spanGaps: true,
     plugins: { tooltip: { enabled: false } },
     scales: {
       x: { ...inkScale(''), grid: { display: false } },
@@ -31,7 +32,8 @@ export function WeeksPlot({ weeks }: { weeks: readonly Week[] }) {
     <section aria-label="Week by week">
       <h2 className="mb-2 font-semibold">Values, week by week</h2>
       <p className="text-sm text-soft">
-        Line: how far off, either way. Dashes: which way they lean, too light above 0.
+        Line: how far off, either way. Dashes: which way they lean, too light above 0. Weeks with
+        few readings have no point.
       </p>
       <div className="h-52" data-testid="weeks-plot">
         <Line

@@ -1,3 +1,5 @@
+import type { Question } from '@/core/drills/question';
+
 /** What each kind of question asks, and what it is called where kinds are told apart. */
 const PROMPTS: Readonly<Record<string, string>> = {
   family: 'Which family is it?',
@@ -19,4 +21,12 @@ const PROMPTS: Readonly<Record<string, string>> = {
   'what the pile lacks': 'Which tube brings the pile on the left to the colour on the right?',
 };
 
-export const promptOf = (kind: string): string => PROMPTS[kind] ?? '';
+/** What is asked of a place in a picture. */
+const OF_A_PLACE: Readonly<Record<string, string>> = {
+  family: 'Which family is the place in the ring?',
+  value: 'How light is the place in the ring?',
+  intensity: 'How intense is the place in the ring?',
+};
+
+export const promptOf = ({ kind, shown }: Pick<Question, 'kind' | 'shown'>): string =>
+  (shown.as === 'place' ? OF_A_PLACE[kind] : PROMPTS[kind]) ?? '';

@@ -49,7 +49,7 @@ export function RoundEnd({
       <ul aria-label="What was missed" className="grid gap-5 sm:grid-cols-2 lg:grid-cols-3">
         {missed.map((told, i) => (
           <li key={i} className="flex flex-col gap-1.5 border-t pt-2">
-            <p className="text-sm text-soft">{promptOf(told.question.kind)}</p>
+            <p className="text-sm text-soft">{promptOf(told.question)}</p>
             <div className="flex h-32">
               <TruthView told={told} wheel={wheel} tubes={tubes} />
             </div>

@@ -104,7 +104,7 @@ export function Round({
                   })}
                 </>
               ) : (
-                promptOf(question.kind)
+                promptOf(question)
               )}
             </Heading>
             <div className="flex shrink-0 items-center gap-3">

@@ -1,5 +1,6 @@
 import { hexFromOklab } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
+import { InPicture } from './in-picture';
 import type { Question, Shown } from '@/core/drills/question';
 
 /** A colour on the surround. */
@@ -26,6 +27,8 @@ export function ShownColours({
   switch (shown.as) {
     case 'patch':
       return <Patch colour={shown.colour} className="h-full w-full max-w-xl" />;
+    case 'place':
+      return <InPicture place={shown.place} />;
     case 'row':
       return form.by === 'place' || form.by === 'order' ? null : (
         <div className="flex h-full w-full max-w-3xl gap-3">

@@ -49,6 +49,26 @@ describe('the sentence after an answer', () => {
     expect(why(red, said(red, 1.5))).toContain('strong colours look lighter than they are');
   });
 
+  it('says of a place in a picture what it was seen against', () => {
+    const grey = valueOf('#808080');
+    const inPicture = (around: string): Question => ({
+      ...grey,
+      shown: {
+        as: 'place',
+        colour: grey.about,
+        place: {
+          ...{ picture: 'p', title: 'Quay', aspect: 1.5, x: 0.4, y: 0.5, radius: 0.02 },
+          colour: grey.about,
+          around: of(around),
+        },
+      },
+    });
+    expect(promptOf(inPicture('#202428'))).toBe('How light is the place in the ring?');
+    expect(why(inPicture('#202428'), said(grey, 1))).toContain('seen against what is darker');
+    expect(why(inPicture('#202428'), said(grey, -1))).not.toContain('seen against');
+    expect(why(inPicture('#e8e4d8'), said(grey, -1))).toContain('seen against what is lighter');
+  });
+
   it('says of a family how far it was off, and what misleads', () => {
     const ask = (hex: string): Question => ({
       kind: 'family',
@@ -71,7 +91,6 @@ describe('the sentence after an answer', () => {
 
   it('is one plain sentence for every kind, right or wrong, and each kind asks something', () => {
     for (const kind of DRILL_KINDS) {
-      expect(promptOf(kind.id)).toMatch(/^[A-Z].*[?.]$/);
       for (const seed of [2, 3, 4]) {
         const question = questionOf(kind, seed, {
           difficulty: 0.4,
@@ -80,6 +99,7 @@ describe('the sentence after an answer', () => {
           colours: [],
         });
         if (!question) continue;
+        expect(promptOf(question)).toMatch(/^[A-Z].*[?.]$/);
         for (const answer of answersTo(question)) {
           const words = why(question, answer);
           expect({ kind: kind.id, words }).toEqual({
@@ -90,7 +110,7 @@ describe('the sentence after an answer', () => {
         }
       }
     }
-    expect(promptOf('of old')).toBe('');
+    expect(promptOf({ ...valueOf('#808080'), kind: 'of old' })).toBe('');
     expect(CLASS_KINDS.length).toBe(DRILL_KINDS.length - 1);
   });
 

@@ -55,11 +55,17 @@ function familyWhy(given: WhyGiven): string {
 }
 
 function valueWhy({ question, outcome, scale, surround }: WhyGiven): string {
-  const { about } = question;
+  const { about, shown } = question;
   const is = `it is ${valueWords(valueOfOklab(about), scale)}`;
   const off = outcome.valueOff ?? 0;
   if (Math.abs(off) <= NEAR) return is;
   const read = `${is}; you read it ${stepWords(off, scale)} too ${off > 0 ? 'light' : 'dark'}`;
+  if (shown.as === 'place') {
+    const against = valueOfOklab(shown.place.around) - valueOfOklab(about);
+    // What stands among darks looks lighter, among lights darker (simultaneous contrast).
+    if (Math.abs(against) >= 1 && Math.sign(against) !== Math.sign(off))
+      return `${read}, seen against what is ${against > 0 ? 'lighter' : 'darker'} about it`;
+  }
   if (off > 0 && chroma(about) >= STRONG)
     return `${read}, as strong colours look lighter than they are`;
   if (off > 0 && surround === 'night') return `${read}, as a dark surround makes all look lighter`;

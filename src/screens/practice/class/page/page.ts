@@ -42,7 +42,7 @@ function ask(at: number): void {
     tell(at, answer);
   };
   show(
-    `${at + 1} of ${round.questions.length}. ${promptOf(question.kind)}`,
+    `${at + 1} of ${round.questions.length}. ${promptOf(question)}`,
     ...shownElements(question),
     ...answerElements(question, round, say),
     button('Leave it out', () => goOn(at)),

@@ -1,0 +1,34 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import { picturePlaces, type PicturePlace } from '@/core/drills/picture-places';
+import { hrefOf } from '@/contracts/endpoints/endpoint';
+import { endpoints } from '@/contracts/endpoints/endpoints';
+import { fetchPicture } from '@/workers/browser/fetch-picture';
+
+/** Places that each picture lends. */
+const PLACES = 16;
+
+/** Places of some pictures, as they come in; a picture that can't be fetched lends none: its palette is asked about. */
+export function usePlaces(pictures: readonly { id: string; title: string }[]): PicturePlace[] {
+  const [places, setPlaces] = useState<PicturePlace[]>([]);
+  const key = JSON.stringify(pictures);
+  useEffect(() => {
+    let isStopped = false;
+    const read = async () => {
+      for (const picture of JSON.parse(key) as { id: string; title: string }[]) {
+        const href = hrefOf(endpoints.getPicture, { id: picture.id, rendition: 'working' });
+        const pixels = await fetchPicture(href);
+        if (isStopped) return;
+        const found = picturePlaces(pixels, picture, PLACES, Math.random);
+        setPlaces((was) => [...was, ...found]);
+      }
+    };
+    read().catch(() => undefined);
+    return () => {
+      isStopped = true;
+      setPlaces([]);
+    };
+  }, [key]);
+  return places;
+}
