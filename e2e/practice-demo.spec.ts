@@ -19,12 +19,14 @@ test('eight weeks are read in words, in plots and their tables; a guess on the D
   await expect(
     page.getByRole('region', { name: 'What to practise' }).getByRole('listitem').first(),
   ).toHaveText(/: \d+ % right, \d+ % on the whole\./);
-  const values = page.getByRole('region', { name: 'How you read values' });
+  const values = page.getByRole('region', { name: 'How you read colours' });
   await expect(values.getByTestId('leaning-plot').locator('canvas')).toBeVisible();
   await values.getByText('Figures').click();
   await expect(values.getByRole('row').filter({ hasText: 'yellows' })).toContainText('too light');
   await choose(page, 'Parts', 'by value');
   await expect(values.getByRole('rowheader')).toHaveText(['darks', 'middles', 'lights']);
+  await choose(page, 'How you read', 'families');
+  await expect(values.getByRole('row').filter({ hasText: 'darks' })).toContainText('off');
   const weeks = page.getByRole('region', { name: 'Week by week' });
   await weeks.getByText('Figures').click();
   expect(await weeks.getByRole('rowheader').count()).toBeGreaterThanOrEqual(8);

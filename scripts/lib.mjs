@@ -107,13 +107,18 @@ export function build() {
     'tsconfig.json',
     'scripts/build-workers.mjs',
   ];
-  return once('build/.built', sources, ['.next/BUILD_ID', 'build/workers/job.mjs'], () => {
-    console.log('Building …');
-    return (
-      run(process.execPath, ['scripts/build-workers.mjs']) ||
-      runNode('next/dist/bin/next', ['build'])
-    );
-  });
+  return once(
+    'build/.built',
+    sources,
+    ['.next/BUILD_ID', 'build/workers/job.mjs', 'build/workers/round-page.js'],
+    () => {
+      console.log('Building …');
+      return (
+        run(process.execPath, ['scripts/build-workers.mjs']) ||
+        runNode('next/dist/bin/next', ['build'])
+      );
+    },
+  );
 }
 
 /**

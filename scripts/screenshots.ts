@@ -63,15 +63,6 @@ const SHOTS: Shot[] = [
     },
   },
   {
-    name: 'desk-pencils',
-    take: async (page) => {
-      await openStudy(page, 'Slate terrace, evening', 'step=mix');
-      await page.getByRole('button', { name: /^dull dark violet \d/ }).click();
-      await page.getByTestId('tooth').waitFor();
-      await page.mouse.move(5, 5);
-    },
-  },
-  {
     name: 'desk-mix',
     take: async (page) => {
       await openStudy(page, 'Lower station, rain at dusk', 'step=mix');
@@ -110,10 +101,42 @@ const SHOTS: Shot[] = [
     },
   },
   {
-    name: 'log-courses',
+    name: 'practice',
     take: async (page) => {
-      await page.goto(`${url}/log?tab=courses`);
-      await page.getByRole('link', { name: 'To the easel …' }).first().waitFor();
+      await page.goto(`${url}/practice`);
+      await page.getByTestId('weeks-plot').locator('canvas').waitFor();
+    },
+  },
+  {
+    name: 'practice-round',
+    take: async (page) => {
+      await page.goto(url);
+      const link = page.getByRole('link', { name: 'Open Ticket hall at noon' });
+      const study = (await link.getAttribute('href'))!.split('/').pop();
+      await page.evaluate(() =>
+        localStorage.setItem(
+          'bold-prism:screen',
+          JSON.stringify({ at: Date.now(), room: 'dim', darkest: 1.5, lightest: 9.2 }),
+        ),
+      );
+      const fetched = page.waitForResponse(/working/);
+      await page.goto(`${url}/practice?seed=5&study=${study}`);
+      await fetched;
+      await page.waitForLoadState('networkidle');
+      await page.getByRole('button', { name: 'Begin, 5 minutes' }).click();
+      const ring = page.getByTestId('ring');
+      const isAsked = async () =>
+        (await ring.count()) > 0 &&
+        (await page.getByTestId('finding').innerText()).startsWith('How light');
+      for (let i = 0; i < 200 && !(await isAsked()); i++) {
+        // Whatever answers this question: a choice by its key, a value, an order or a match as it stands.
+        for (const key of ['1', 'a', '5', 'Enter', 'Enter', 'Enter']) {
+          if ((await page.getByTestId('outcome').count()) > 0) break;
+          await page.keyboard.press(key);
+        }
+        await page.keyboard.press('Enter');
+      }
+      await ring.waitFor();
     },
   },
   {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { TOLERANCE_NAMES } from '@/core/measure/carried';
 import { WHEEL_IDS } from '@/core/colour/wheel';
-import { EYES } from '@/core/drills/eyes';
+import { EYES } from '@/core/drills/question';
 import { valueScaleSchema } from './colour';
 
 /** How often a copy of everything is made beside the data. */

@@ -1,9 +1,5 @@
 import type { Oklab } from '../colour/oklab';
-import type { Question, Shown, Skill } from './question';
-
-/** Whose eyes: those that part all hues, or those that don't part red and green. */
-export const EYES = ['all hues', 'no red and green'] as const;
-export type Eyes = (typeof EYES)[number];
+import type { Eyes, Question, Shown, Skill } from './question';
 
 /** Nearer to grey than this a hue changes nothing that hangs on value or intensity. */
 const GREY = 0.012;

@@ -2,7 +2,6 @@ import type { Oklab } from '../colour/oklab';
 import type { Wheel } from '../colour/wheel';
 import type { Tube } from '../mixing/tube';
 import type { PicturePlace } from './picture-places';
-import type { Eyes } from './eyes';
 import type { ColourRegion } from './region';
 
 /** What a question shows. Colours stand on the person's surround. */
@@ -66,6 +65,10 @@ export interface ScreenLimits {
   darkest: number;
   lightest: number;
 }
+
+/** Whose eyes: those that part all hues, or those that don't part red and green. */
+export const EYES = ['all hues', 'no red and green'] as const;
+export type Eyes = (typeof EYES)[number];
 
 /** What a question is made from. */
 export interface Making {

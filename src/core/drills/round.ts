@@ -1,9 +1,9 @@
 import type { Oklab } from '../colour/oklab';
 import { PAINTERS_WHEEL } from '../colour/wheel';
-import { isQuestionSeen, isSeen, skillsFor, type Eyes } from './eyes';
+import { isQuestionSeen, isSeen, skillsFor } from './eyes';
 import { DRILL_KINDS, questionOf } from './kinds';
 import { colourAt, oneOf } from './making';
-import type { Making, Question, Skill } from './question';
+import type { Eyes, Making, Question, Skill } from './question';
 import { allRegions, boundsOf, regionKey, regionOf, type ColourRegion } from './region';
 import { nextUp, review, type Answered, type Practised, type SkillInRegion } from './schedule';
 import { START, stepped, type Staircase } from './staircase';

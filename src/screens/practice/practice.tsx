@@ -83,7 +83,7 @@ export function Practice({
     () => mixingTubes(shelf).filter((_, i) => shelf.tubes[i].standing === 'palette'),
     [shelf],
   );
-  const places = usePlaces(own.pictures);
+  const places = usePlaces(own.pictures, view.seed);
   const nameOf = (word: string) => names.get(word) ?? pigmentOf(word)?.names[0] ?? word;
 
   const begin = (limits: CheckedScreen) => {

@@ -41,17 +41,16 @@ async function classRound(wanted: Asked): Promise<ClassRound> {
   return classRoundSchema.parse({ id: randomUUID(), title, wheel, scale, surround, questions });
 }
 
-const scriptFile = () =>
-  path.join(/*turbopackIgnore: true*/ process.cwd(), 'build/workers/round-page.js');
-const styleFile = () =>
-  path.join(/*turbopackIgnore: true*/ process.cwd(), 'src/screens/practice/class/page/page.css');
+/** What is built of `screens/practice/class/page`. */
+const builtFile = (ending: 'js' | 'css') =>
+  path.join(/*turbopackIgnore: true*/ process.cwd(), `build/workers/round-page.${ending}`);
 
 /** A round as one HTML file that needs nothing else, no network either. */
 export async function classRoundPage(wanted: Asked): Promise<Uint8Array> {
   const round = await classRound(wanted);
   const [script, style] = await Promise.all([
-    readFile(scriptFile(), 'utf8'),
-    readFile(styleFile(), 'utf8'),
+    readFile(builtFile('js'), 'utf8'),
+    readFile(builtFile('css'), 'utf8'),
   ]);
   // No text of a title and nothing of the script ends the element that it stands in.
   const data = JSON.stringify(round).replaceAll('<', '\\u003c');

@@ -17,9 +17,9 @@ import { isPlain } from '@/core/drills/report';
 import { Choice } from '@/ui/choice';
 import { Fold } from '@/ui/panel-parts';
 import { useSettings } from '@/ui/settings';
-import { capital, stepWords } from '@/ui/words';
+import { capital, several } from '@/ui/words';
 import { colourOf, inkScale } from './plot-colours';
-import { partWords } from './profile-words';
+import { amountWords, offWords, partWords, type Subject } from './profile-words';
 
 const ORDER: Readonly<Record<RegionAxis, readonly string[]>> = {
   value: VALUE_THIRDS,
@@ -28,15 +28,32 @@ const ORDER: Readonly<Record<RegionAxis, readonly string[]>> = {
 };
 const TITLES = { value: 'by value', family: 'by family', intensity: 'by intensity' };
 
-/** Which way values are read wrong, by parts of the space of colours; each bar is as long as it is unsure. */
-export function LeaningPlot({ profile }: { profile: SkillProfile }) {
+const SUBJECTS = ['value', 'intensity', 'family'] as const;
+const SUBJECT_TITLES = { value: 'values', intensity: 'intensities', family: 'families' };
+const SCALES = {
+  value: 'steps: too dark below, too light above',
+  intensity: 'words: too dull below, too strong above',
+  family: 'families off, either way',
+};
+
+/** Which way values, intensities and families are read wrong, by parts of the space of colours. */
+export function LeaningPlot({
+  profiles,
+}: {
+  profiles: Readonly<Record<Subject, SkillProfile | null>>;
+}) {
   const { settings } = useSettings();
+  const [chosen, setChosen] = useState<Subject>('value');
   const [axis, setAxis] = useState<RegionAxis>('family');
-  const step = stepOf(settings.scale);
+  const there = SUBJECTS.filter((one) => profiles[one] !== null);
+  const subject = there.includes(chosen) ? chosen : there.at(0);
+  const profile = subject && profiles[subject];
+  if (!profile) return null;
+  const unit = subject === 'value' ? stepOf(settings.scale) : 1;
   const own = profile.leanings
     .filter((leaning) => leaning.axis === axis)
     .sort((one, other) => ORDER[axis].indexOf(one.is) - ORDER[axis].indexOf(other.is));
-  const total = ({ bias }: Leaning) => (profile.bias + bias) / step;
+  const total = ({ bias }: Leaning) => profile.bias + bias;
   const options: ChartOptions<'bar' | 'line'> = {
     animation: false,
     maintainAspectRatio: false,
@@ -44,8 +61,8 @@ export function LeaningPlot({ profile }: { profile: SkillProfile }) {
     scales: {
       x: { ...inkScale('', { autoSkip: false }), grid: { display: false } },
       y: {
-        ...inkScale('steps: too dark below, too light above'),
-        suggestedMin: -1,
+        ...inkScale(SCALES[subject]),
+        suggestedMin: subject === 'family' ? 0 : -1,
         suggestedMax: 1,
       },
     },
@@ -55,7 +72,7 @@ export function LeaningPlot({ profile }: { profile: SkillProfile }) {
     datasets: [
       {
         type: 'line',
-        data: own.map(total),
+        data: own.map((leaning) => total(leaning) / unit),
         showLine: false,
         pointRadius: 5,
         pointBackgroundColor: colourOf('--ink'),
@@ -63,8 +80,8 @@ export function LeaningPlot({ profile }: { profile: SkillProfile }) {
       {
         type: 'bar',
         data: own.map((leaning): [number, number] => [
-          total(leaning) - (2 * leaning.error) / step,
-          total(leaning) + (2 * leaning.error) / step,
+          (total(leaning) - 2 * leaning.error) / unit,
+          (total(leaning) + 2 * leaning.error) / unit,
         ]),
         backgroundColor: colourOf('--line'),
         barPercentage: 0.5,
@@ -72,9 +89,15 @@ export function LeaningPlot({ profile }: { profile: SkillProfile }) {
     ],
   };
   return (
-    <section aria-label="How you read values">
+    <section aria-label="How you read colours">
       <div className="mb-2 flex flex-wrap items-center justify-between gap-2">
-        <h2 className="font-semibold">How you read values</h2>
+        <h2 className="sr-only">How you read colours</h2>
+        <Choice
+          label="How you read"
+          value={subject}
+          options={there.map((value) => ({ value, title: SUBJECT_TITLES[value] }))}
+          onChange={setChosen}
+        />
         <Choice
           label="Parts"
           showLabel={false}
@@ -83,13 +106,18 @@ export function LeaningPlot({ profile }: { profile: SkillProfile }) {
           onChange={setAxis}
         />
       </div>
+      <p className="text-sm text-soft">
+        {capital(offWords(subject, profile.bias, settings.scale))} on the whole, spread by{' '}
+        {amountWords(subject, profile.spread, settings.scale)}, in{' '}
+        {several(profile.count, 'answer')}. A bar is as long as it is unsure.
+      </p>
       <div className="h-60" data-testid="leaning-plot">
         <Chart
           // Colours are read when it is drawn: another surround draws it anew.
           key={settings.surround}
           type="bar"
           role="img"
-          aria-label={`Which way values lean, ${TITLES[axis]}; the table below has its figures`}
+          aria-label={`Which way ${SUBJECT_TITLES[subject]} lean, ${TITLES[axis]}; the table below has its figures`}
           options={options}
           data={data}
         />
@@ -112,11 +140,8 @@ export function LeaningPlot({ profile }: { profile: SkillProfile }) {
                   {partWords(axis, leaning.is)}
                 </th>
                 <td>{leaning.count}</td>
-                <td>
-                  {stepWords(profile.bias + leaning.bias, settings.scale)} too{' '}
-                  {profile.bias + leaning.bias > 0 ? 'light' : 'dark'}
-                </td>
-                <td>{stepWords(2 * leaning.error, settings.scale)}</td>
+                <td>{offWords(subject, total(leaning), settings.scale)}</td>
+                <td>{amountWords(subject, 2 * leaning.error, settings.scale)}</td>
                 <td>{isPlain(leaning) ? 'plain' : 'may be chance'}</td>
               </tr>
             ))}

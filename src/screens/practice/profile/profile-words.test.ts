@@ -1,7 +1,7 @@
 import type { Leaning, SkillProfile } from '@/core/drills/profile';
 import type { PracticeReport } from '@/core/drills/report';
 import { MUNSELL_SCALE } from '@/core/colour/value-scale';
-import { partWords, profileSentence, weakWords } from './profile-words';
+import { amountWords, offWords, partWords, profileSentence, weakWords } from './profile-words';
 
 const leaning = (is: string, bias: number, part: Partial<Leaning> = {}): Leaning => ({
   axis: 'family',
@@ -61,5 +61,13 @@ describe('the profile in words', () => {
     expect(
       weakWords({ skill: 'family', leaning: leaning('blue-green', -0.3), right: 0.45 }, 0.76),
     ).toBe('Families of blue-greens: 45 % right, 76 % on the whole.');
+  });
+
+  it('measures each in its own unit', () => {
+    expect(offWords('value', -0.4, MUNSELL_SCALE)).toBe('0.4 of a step too dark');
+    expect(offWords('intensity', 0.31, MUNSELL_SCALE)).toBe('0.3 of a word too strong');
+    expect(offWords('intensity', -1.2, MUNSELL_SCALE)).toBe('1.2 words too dull');
+    expect(offWords('family', 0.8, MUNSELL_SCALE)).toBe('0.8 of a family off');
+    expect(amountWords('family', 0.01, MUNSELL_SCALE)).toBe('no family');
   });
 });

@@ -49,7 +49,7 @@ export function profileSentence({ count, value }: PracticeReport, scale: ValueSc
     return 'An eye is trained by guessing first and being told at once. A round takes five minutes.';
   if (!value || value.count < MIN_VALUES)
     return `${capital(several(count, 'answer'))} so far: too few to say how you read values.`;
-  const lean = (by: number) => `${stepWords(by, scale)} too ${by > 0 ? 'light' : 'dark'}`;
+  const lean = (by: number) => offWords('value', by, scale);
   const spread = `your readings spread by ${stepWords(value.spread, scale)}`;
   const isLeaning =
     Math.abs(value.bias) >= MIN_LEAN &&
@@ -66,3 +66,23 @@ export function profileSentence({ count, value }: PracticeReport, scale: ValueSc
 /** What to practise, and why: "Values of yellows: 52 % right, 78 % elsewhere." */
 export const weakWords = ({ skill, leaning, right }: Weak, all: number): string =>
   `${capital(SKILL_TITLES[skill])} of ${partWords(leaning.axis, leaning.is)}: ${percent(Math.max(0, right))} right, ${percent(all)} on the whole.`;
+
+/** What an eye is measured in. */
+export type Subject = 'value' | 'intensity' | 'family';
+
+/** An amount of it, either way: "0.4 of a step", "0.3 of a word", "1.2 families". */
+export function amountWords(subject: Subject, by: number, scale: ValueScale): string {
+  if (subject === 'value') return stepWords(by, scale);
+  const amount = Math.abs(by);
+  const [one, many] = subject === 'intensity' ? ['word', 'words'] : ['family', 'families'];
+  if (amount < 0.05) return `no ${one}`;
+  return amount < 0.95 ? `${amount.toFixed(1)} of a ${one}` : `${amount.toFixed(1)} ${many}`;
+}
+
+/** What something is read off: "0.4 of a step too light", "0.3 of a word too dull", "0.8 of a family off". */
+export function offWords(subject: Subject, by: number, scale: ValueScale): string {
+  const amount = amountWords(subject, by, scale);
+  if (subject === 'family') return `${amount} off`;
+  const [more, less] = subject === 'value' ? ['light', 'dark'] : ['strong', 'dull'];
+  return `${amount} too ${by > 0 ? more : less}`;
+}

@@ -10,13 +10,13 @@ const MAX_LISTED = 5;
 
 /** What all answers say of an eye: what to practise, and why; how values are read; week by week. */
 export function Profile({ report, weeks }: { report: PracticeReport; weeks: readonly Week[] }) {
-  const { value, skills, weak } = report;
+  const { value, intensity, family, skills, weak } = report;
   const rightOf = (skill: string) => skills.find((one) => one.skill === skill)?.right ?? 0;
   if (report.count === 0) return null;
   return (
     <div className="grid gap-x-8 gap-y-6 lg:grid-cols-[1fr_340px]">
       <div className="flex min-w-0 flex-col gap-6">
-        {value && <LeaningPlot profile={value} />}
+        <LeaningPlot profiles={{ value, intensity, family }} />
         {weeks.length > 1 && <WeeksPlot weeks={weeks} />}
       </div>
       <div className="flex flex-col gap-6">

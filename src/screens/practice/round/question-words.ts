@@ -12,7 +12,7 @@ const PROMPTS: Readonly<Record<string, string>> = {
   'the odd one': 'Which one is another colour?',
   'same value, other hue': 'Which of the four is as light as the large one?',
   'lightness against brightness': 'Which is lighter in value?',
-  'what a grey reads as': 'Toward which family will the grey be pushed by its ground?',
+  'what a grey reads as': 'Toward which family will the grey lean in this ground?',
   'the shadow of a light': 'This stands in a warm light. Which is its shadow?',
   'the reflection': 'Which is its reflection in water?',
   'the key at a glance': 'Which family is the key, from the darks to the lights?',

@@ -128,7 +128,7 @@ const BY_KIND: Readonly<Record<string, (given: WhyGiven) => string>> = {
   'lightness against brightness': (given) =>
     `${placeWord(given)} is lighter; the other is only more vivid, and looks bright`,
   'what a grey reads as': (given) =>
-    `its ground is ${familyOf(given.question.about, given.wheel).name}, so it will be pushed toward ${rightFamilies(given)}; that is an estimate, and not scored`,
+    `its ground is ${familyOf(given.question.about, given.wheel).name}, so it will lean toward ${rightFamilies(given)}; that is an estimate, and not scored`,
   'the shadow of a light': (given) =>
     `${placeWord(given)}: a shadow is darker, no stronger, and of nearly the same family`,
   'the reflection': (given) =>

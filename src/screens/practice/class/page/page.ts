@@ -1,3 +1,4 @@
+import './page.css';
 import type { Oklab } from '@/core/colour/oklab';
 import { wheelOf } from '@/core/colour/wheel';
 import type { Answer, Question } from '@/core/drills/question';
