@@ -1,6 +1,7 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 import { oklabFromBytes } from '@/core/colour/hex';
 import type { Oklab } from '@/core/colour/oklab';
+import { isReady } from './page-actions';
 
 /** What a person does in Practice, and what they see there. */
 
@@ -31,6 +32,14 @@ export async function checkScreen(page: Page, steps = Infinity): Promise<void> {
       if (i >= steps) break;
     }
   }
+}
+
+/** Begins a round at an address, on a screen that shows every step. */
+export async function beginRound(page: Page, address: string): Promise<void> {
+  await page.goto(address);
+  await isReady(page);
+  await page.getByRole('button', { name: 'Begin, 5 minutes' }).click();
+  await checkScreen(page);
 }
 
 /** Answers whatever is asked, by keys: not seldom wrong. */

@@ -7,6 +7,7 @@ import {
   answersKept,
   answerSomehow,
   answerUntil,
+  beginRound,
   checkScreen,
   goOn,
   kindOf,
@@ -77,10 +78,7 @@ test('a round goes by keys alone, from the check of the screen to what was misse
 test('orders are called, moved and dragged; a match goes by sliders, value first', async ({
   page,
 }) => {
-  await page.goto(`${app.url}${ROUND}`);
-  await isReady(page);
-  await page.getByRole('button', { name: 'Begin, 5 minutes' }).click();
-  await checkScreen(page);
+  await beginRound(page, app.url + ROUND);
   await answerUntil(page, 'order by value');
   const places = page.getByRole('list', { name: 'Order' }).getByRole('button');
   const order = () =>
@@ -131,10 +129,7 @@ test('answers outlast a killed server and a closed tab, each counted once', asyn
   page,
   context,
 }) => {
-  await page.goto(`${app.url}${ROUND}`);
-  await isReady(page);
-  await page.getByRole('button', { name: 'Begin, 5 minutes' }).click();
-  await checkScreen(page);
+  await beginRound(page, app.url + ROUND);
   await answerSomehow(page);
   await goOn(page);
   await expect.poll(() => answersKept(page, app.url)).toBe(1);
@@ -164,10 +159,7 @@ test('answers outlast a killed server and a closed tab, each counted once', asyn
 
 test('a round ends with its time, and not in the middle of a question', async ({ page }) => {
   await page.clock.install();
-  await page.goto(`${app.url}${ROUND}`);
-  await isReady(page);
-  await page.getByRole('button', { name: 'Begin, 5 minutes' }).click();
-  await checkScreen(page);
+  await beginRound(page, app.url + ROUND);
   await answerSomehow(page);
   await goOn(page);
   const left = page.getByRole('progressbar', { name: 'Time left' });

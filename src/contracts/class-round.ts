@@ -89,7 +89,7 @@ export type ClassAnswers = z.infer<typeof classAnswersSchema>;
 
 /** What a round is made of: a study's palette, a library, or neither: made-up colours. */
 export const classRoundQuery = z.object({
-  title: text().trim().min(1, 'A round needs a title.').max(120),
+  title: text().trim().min(1, 'A round needs a title.').max(120).default('A round'),
   study: z.uuid().optional(),
   library: z.uuid().optional(),
   count: z.coerce.number().int().min(CLASS_COUNT.min).max(CLASS_COUNT.max).default(12),
