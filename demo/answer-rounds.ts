@@ -1,7 +1,6 @@
 // Answers the rounds of the demo's student, eight weeks of them: `npm run answer-rounds`. Some seconds.
-import { readFile, writeFile } from 'node:fs/promises';
+import { writeFile } from 'node:fs/promises';
 import path from 'node:path';
-import { oklabFromHex } from '../src/core/colour/hex';
 import type { Oklab } from '../src/core/colour/oklab';
 import { INTENSITY_WORDS } from '../src/core/colour/intensity';
 import { PAINTERS_WHEEL } from '../src/core/colour/wheel';
@@ -35,12 +34,7 @@ const ABLE = [0.35, 0.75] as const;
 /** Families that are known less well. */
 const WEAK = /violet|blue-green/;
 
-const story = JSON.parse(
-  await readFile(path.join(process.cwd(), 'demo/palettes.json'), 'utf8'),
-) as unknown;
-const hexes = [...new Set(JSON.stringify(story).match(/#[0-9a-f]{6}/gi) ?? [])];
-const colours = hexes.flatMap((hex) => oklabFromHex(hex) ?? []);
-const making = { wheel: PAINTERS_WHEEL, screen: { darkest: 1.5, lightest: 9.2 }, colours };
+const making = { wheel: PAINTERS_WHEEL, screen: { darkest: 1.5, lightest: 9.2 }, colours: [] };
 
 /** Whether the student knows it: the harder and the less known its family, the less likely. */
 function isKnown(question: Question, difficulty: number, week: number): boolean {

@@ -15,7 +15,7 @@ export interface Staircase {
 /** The share of right answers that it settles at. */
 export const TARGET_SHARE = 0.75;
 const FIRST_STEP = 0.12;
-const LAST_STEP = 0.01;
+const LAST_STEP = 0.005;
 /** A step is half as long after so many turns. */
 const HALF_AFTER = 3;
 

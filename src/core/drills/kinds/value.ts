@@ -9,7 +9,7 @@ const WITHIN = [1.25, 0.25] as const;
 export const value: DrillKind = {
   id: 'value',
   skill: 'value',
-  weight: 3,
+  weight: 6,
   make(making) {
     const colour = wantedColour(making, { chroma: [0, 0.4] });
     if (!colour) return null;

@@ -1,7 +1,7 @@
 import type { Leaning, SkillProfile } from '@/core/drills/profile';
 import type { PracticeReport } from '@/core/drills/report';
 import { MUNSELL_SCALE } from '@/core/colour/value-scale';
-import { amountWords, offWords, partWords, profileSentence, weakWords } from './profile-words';
+import { amountWords, offWords, partWords, practiseWords, profileSentence } from './profile-words';
 
 const leaning = (is: string, bias: number, part: Partial<Leaning> = {}): Leaning => ({
   axis: 'family',
@@ -58,9 +58,18 @@ describe('the profile in words', () => {
     expect(partWords('value', 'dark')).toBe('darks');
     expect(partWords('family', 'grey')).toBe('greys');
     expect(partWords('intensity', 'greyed')).toBe('greyed colours');
-    expect(
-      weakWords({ skill: 'family', leaning: leaning('blue-green', -0.3), right: 0.45 }, 0.76),
-    ).toBe('Families of blue-greens: 45 % right, 76 % on the whole.');
+    const all = {
+      ...report(100, { leanings: [leaning('violet', -0.7), leaning('red', 0.05)] }),
+      skills: [{ skill: 'family' as const, count: 50, right: 0.76 }],
+      weak: [{ skill: 'family' as const, leaning: leaning('blue-green', -0.3), right: 0.45 }],
+    };
+    expect(practiseWords(all, MUNSELL_SCALE)).toEqual([
+      'Values of violets: you read them 0.7 of a step too dark.',
+      'Families of blue-greens: 45 % right, 76 % on the whole.',
+    ]);
+    expect(practiseWords(report(7, { leanings: [leaning('violet', -2)] }), MUNSELL_SCALE)).toEqual(
+      [],
+    );
   });
 
   it('measures each in its own unit', () => {

@@ -1,4 +1,4 @@
-import { isPlain, type PracticeReport, type Weak } from '@/core/drills/report';
+import { isPlain, type PracticeReport } from '@/core/drills/report';
 import type { Leaning, RegionAxis } from '@/core/drills/profile';
 import type { Skill } from '@/core/drills/question';
 import type { ValueScale } from '@/core/colour/value-scale';
@@ -38,7 +38,7 @@ export function partWords(axis: RegionAxis, is: string): string {
 }
 
 /** Leanings of value that are more than chance, the largest first: of families before what else says the same. */
-export const plainLeanings = (leanings: readonly Leaning[], bias: number): Leaning[] =>
+const plainLeanings = (leanings: readonly Leaning[], bias: number): Leaning[] =>
   leanings
     .filter((leaning) => isPlain(leaning) && Math.abs(bias + leaning.bias) >= MIN_LEAN)
     .sort((one, other) => Math.abs(bias + other.bias) - Math.abs(bias + one.bias));
@@ -63,9 +63,27 @@ export function profileSentence({ count, value }: PracticeReport, scale: ValueSc
     : `You read ${list(parts)}; ${spread}.`;
 }
 
-/** What to practise, and why: "Values of yellows: 52 % right, 78 % elsewhere." */
-export const weakWords = ({ skill, leaning, right }: Weak, all: number): string =>
-  `${capital(SKILL_TITLES[skill])} of ${partWords(leaning.axis, leaning.is)}: ${percent(Math.max(0, right))} right, ${percent(all)} on the whole.`;
+const MAX_LISTED = 5;
+
+/** What to practise, and why: values that lean, then what is missed more often than the rest of its skill. */
+export function practiseWords(
+  { value, weak, skills }: PracticeReport,
+  scale: ValueScale,
+): string[] {
+  const leaning =
+    value && value.count >= MIN_VALUES ? plainLeanings(value.leanings, value.bias) : [];
+  const rightOf = (skill: Skill) => skills.find((one) => one.skill === skill)?.right ?? 0;
+  return [
+    ...leaning.map(
+      ({ axis, is, bias }) =>
+        `Values of ${partWords(axis, is)}: you read them ${offWords('value', value!.bias + bias, scale)}.`,
+    ),
+    ...weak.map(
+      ({ skill, leaning: { axis, is }, right }) =>
+        `${capital(SKILL_TITLES[skill])} of ${partWords(axis, is)}: ${percent(Math.max(0, right))} right, ${percent(rightOf(skill))} on the whole.`,
+    ),
+  ].slice(0, MAX_LISTED);
+}
 
 /** What an eye is measured in. */
 export type Subject = 'value' | 'intensity' | 'family';

@@ -1,17 +1,17 @@
 'use client';
 
 import type { PracticeReport, Week } from '@/core/drills/report';
+import { useSettings } from '@/ui/settings';
 import { LeaningPlot } from './leaning-plot';
-import { weakWords } from './profile-words';
+import { practiseWords } from './profile-words';
 import { SkillsTable } from './skills-table';
 import { WeeksPlot } from './weeks-plot';
 
-const MAX_LISTED = 5;
-
 /** What all answers say of an eye: what to practise, and why; how values are read; week by week. */
 export function Profile({ report, weeks }: { report: PracticeReport; weeks: readonly Week[] }) {
-  const { value, intensity, family, skills, weak } = report;
-  const rightOf = (skill: string) => skills.find((one) => one.skill === skill)?.right ?? 0;
+  const { settings } = useSettings();
+  const { value, intensity, family, skills } = report;
+  const practise = practiseWords(report, settings.scale);
   if (report.count === 0) return null;
   return (
     <div className="grid gap-x-8 gap-y-6 lg:grid-cols-[1fr_340px]">
@@ -22,13 +22,13 @@ export function Profile({ report, weeks }: { report: PracticeReport; weeks: read
       <div className="flex flex-col gap-6">
         <section aria-label="What to practise">
           <h2 className="mb-1 font-semibold">What to practise</h2>
-          {weak.length === 0 ? (
+          {practise.length === 0 ? (
             <p>Nothing is missed more often than the rest: a round asks of all in turn.</p>
           ) : (
             <ol className="list-decimal pl-5">
-              {weak.slice(0, MAX_LISTED).map((one) => (
-                <li key={`${one.skill} ${one.leaning.axis} ${one.leaning.is}`} className="py-1">
-                  {weakWords(one, rightOf(one.skill))}
+              {practise.map((words) => (
+                <li key={words} className="py-1">
+                  {words}
                 </li>
               ))}
             </ol>

@@ -139,4 +139,16 @@ function fieldElement(areas: readonly { colour: Oklab; share: number }[]): HTMLE
   return element('div', 'field', ...rows);
 }
 
+/** A figure is the answer of that number, or that value; Enter goes on. */
+function onKey({ key, target, ctrlKey, metaKey, altKey }: KeyboardEvent): void {
+  if (ctrlKey || metaKey || altKey) return;
+  if (key === 'Enter' && !(target instanceof HTMLButtonElement))
+    main.querySelector<HTMLButtonElement>('button.strong')?.click();
+  const values = [...main.querySelectorAll<HTMLButtonElement>('.values button')];
+  const choices = main.querySelectorAll<HTMLButtonElement>('.words button, .colours button');
+  if (/^\d$/.test(key))
+    (values.find(({ textContent }) => textContent === key) ?? choices[Number(key) - 1])?.click();
+}
+
+document.addEventListener('keydown', onKey);
 begin();
