@@ -12,6 +12,7 @@ import { pigmentOf } from '@/core/mixing/pigments/pigments';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { PracticeRecord } from '@/contracts/practice';
 import type { ShelfContent } from '@/contracts/shelf';
+import { newId } from '@/study/edits';
 import { mixingTubes } from '@/study/shelf';
 import { addressOf } from '@/ui/address';
 import { Choice } from '@/ui/choice';
@@ -103,7 +104,7 @@ export function Practice({
       },
       seed: view.seed ?? Math.floor(Math.random() * SEEDS),
       now: () => Date.now(),
-      newId: () => crypto.randomUUID(),
+      newId,
       keep,
     });
     setRunning({ store, beganAt: Date.now(), minutes: warmUp ? WARM_UP_MINUTES : ROUND_MINUTES });
