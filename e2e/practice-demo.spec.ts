@@ -27,7 +27,7 @@ test('eight weeks are read in words, in plots and their tables; a guess on the D
   await choose(page, 'Parts', 'by value');
   await expect(values.getByRole('rowheader')).toHaveText(['darks', 'middles', 'lights']);
   await choose(page, 'How you read', 'families');
-  await expect(values.getByRole('row').filter({ hasText: 'darks' })).toContainText('off');
+  await expect(values.getByRole('row').filter({ hasText: 'middles' })).toContainText('off');
   const weeks = page.getByRole('region', { name: 'Week by week' });
   await weeks.getByText('Figures').click();
   expect(await weeks.getByRole('rowheader').count()).toBeGreaterThanOrEqual(8);

@@ -264,7 +264,7 @@ test('a round for a class runs from its file with the network off, and its answe
   const chosen = page.getByLabel('Open files of answers …');
   await chosen.setInputFiles(files);
   const spread = page.getByRole('region', { name: 'Greys & their leanings' });
-  await expect(page.getByTestId('spread')).toContainText('two answers came back');
+  await expect(page.getByTestId('spread')).toContainText('the answers of two came back');
   await expect(spread.getByRole('listitem').filter({ hasText: /^\d+\. / })).toHaveCount(8);
   await expect(spread).toContainText(/of 2 right|not scored/);
   await chosen.setInputFiles([other]);

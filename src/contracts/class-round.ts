@@ -82,6 +82,8 @@ export type ClassRound = z.infer<typeof classRoundSchema>;
 export const classAnswersSchema = z.object({
   is: z.literal('answers to a round'),
   version: z.literal(1),
+  /** Of the sitting, made up: two people may answer alike, and a file may be chosen twice. */
+  id: z.string().min(1).max(60),
   round: classRoundSchema,
   answers: z.array(answerSchema.nullable()).max(CLASS_COUNT.max).readonly(),
 });

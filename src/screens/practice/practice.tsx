@@ -67,7 +67,7 @@ export function Practice({
   const wheel = wheelOf(settings.wheel);
   const stored = useStored(endpoints.practiceRecord, {}, brought);
   const screen = useCheckedScreen();
-  const { isKept, given, keep } = useAnswerSender();
+  const { state: sendState, given, keep } = useAnswerSender();
   const record = useMemo(() => withAnswers(stored, given), [stored, given]);
   const [view, setView] = useState(opened);
   useAddress(addressOf(practiceCodec, view));
@@ -123,7 +123,7 @@ export function Practice({
       <Round
         {...running}
         wheel={wheel}
-        isKept={isKept}
+        sendState={sendState}
         tubes={tubes}
         nameOf={nameOf}
         onEnd={() => setRunning(null)}

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { endpoints } from '@/contracts/endpoints/endpoints';
 import type { DrillAnswer } from '@/contracts/practice';
 import { call } from '@/ui/api';
@@ -9,9 +9,11 @@ import { answerSender, BROWSER_STORE, type AnswerSender } from './unsent-answers
 
 const AGAIN_AFTER = 4000;
 
+/** Whether the server has all answers, they are on their way, or wait in this browser for it to answer. */
+export type SendState = 'kept' | 'sending' | 'waiting';
+
 interface Sending {
-  /** Whether the server has all answers. */
-  isKept: boolean;
+  state: SendState;
   /** What was answered on this page, whether the server has it or not. */
   given: readonly DrillAnswer[];
   keep: (answer: DrillAnswer) => void;
@@ -19,41 +21,43 @@ interface Sending {
 
 /** Sends answers and, again and again, what the server didn't take. */
 export function useAnswerSender(): Sending {
-  const [isKept, setKept] = useState(true);
+  const [state, setState] = useState<SendState>('kept');
   const [given, setGiven] = useState<readonly DrillAnswer[]>([]);
   const sender = useRef<AnswerSender | null>(null);
   const changed = useChanged(endpoints.practiceRecord);
+
+  const follow = useCallback(
+    (sent: Promise<void>) =>
+      sent.then(
+        () => setState(sender.current?.count() === 0 ? 'kept' : 'sending'),
+        () => setState('waiting'),
+      ),
+    [],
+  );
+  const sendAll = useCallback(() => {
+    if (!sender.current) return;
+    const sent = sender.current.sendAll();
+    void follow(sent);
+    // Only a server that is there has anything new.
+    sent.then(changed, () => undefined);
+  }, [follow, changed]);
+
   useEffect(() => {
-    const own = answerSender(BROWSER_STORE, async (answers) => {
+    sender.current = answerSender(BROWSER_STORE, async (answers) => {
       await call(endpoints.keepAnswers, { body: answers }, { keepalive: true });
     });
-    sender.current = own;
-    if (own.count() > 0) watch(own.sendAll(), setKept, changed);
-  }, [changed]);
+    if (sender.current.count() > 0) sendAll();
+  }, [sendAll]);
   useEffect(() => {
-    if (isKept) return;
-    const timer = setInterval(() => {
-      if (sender.current) watch(sender.current.sendAll(), setKept, changed);
-    }, AGAIN_AFTER);
+    if (state !== 'waiting') return;
+    const timer = setInterval(sendAll, AGAIN_AFTER);
     return () => clearInterval(timer);
-  }, [isKept, changed]);
+  }, [state, sendAll]);
+
   const keep = (answer: DrillAnswer) => {
     setGiven((was) => [...was, answer]);
-    if (sender.current) watch(sender.current.send(answer), setKept);
+    setState((was) => (was === 'kept' ? 'sending' : was));
+    if (sender.current) void follow(sender.current.send(answer));
   };
-  return { isKept, given, keep };
-}
-
-function watch(
-  sent: Promise<void>,
-  setKept: (isKept: boolean) => void,
-  onSent?: () => unknown,
-): void {
-  sent.then(
-    () => {
-      setKept(true);
-      onSent?.();
-    },
-    () => setKept(false),
-  );
+  return { state, given, keep };
 }

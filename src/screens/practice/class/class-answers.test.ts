@@ -31,6 +31,7 @@ const file = (name: string, content: unknown) => ({
 const answers = (of: ClassRound, given: ClassAnswers['answers']): ClassAnswers => ({
   is: 'answers to a round',
   version: 1,
+  id: randomUUID(),
   round: of,
   answers: given,
 });
@@ -46,18 +47,21 @@ describe('what came back of a round', () => {
     const wrong = quay.questions.map(({ form }) =>
       form.by === 'value' ? value(0) : form.by === 'word' ? choice((form.right[0] + 1) % 12) : null,
     );
+    const first = answers(quay, right);
     const { rounds, refused } = await readClassAnswers([
-      file('a.json', answers(quay, right)),
+      file('a.json', first),
       file('b.json', answers(quay, wrong)),
-      file('a again.json', answers(quay, right)),
+      file('a again.json', first),
+      // Another person who was right in all.
+      file('d.json', answers(quay, right)),
       file('c.json', answers(quay, [null, ...right.slice(1)])),
     ]);
     expect(refused).toEqual([]);
     expect(rounds).toHaveLength(1);
     const [{ people, spread }] = rounds;
-    expect(people).toBe(3);
-    expect(spread.map(({ answered }) => answered)).toEqual([2, 3, 3, 3]);
-    expect(spread.map(({ right: count }) => count)).toEqual([1, 2, 2, 2]);
+    expect(people).toBe(4);
+    expect(spread.map(({ answered }) => answered)).toEqual([3, 4, 4, 4]);
+    expect(spread.map(({ right: count }) => count)).toEqual([2, 3, 3, 3]);
   });
 
   it('of several rounds is told apart, and what is no file of answers is named', async () => {

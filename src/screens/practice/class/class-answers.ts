@@ -17,15 +17,15 @@ interface TextFile {
 /** What came back of rounds, by round. A file that was chosen twice counts once. */
 export async function readClassAnswers(files: readonly TextFile[]): Promise<ReadAnswers> {
   const refused: string[] = [];
-  const texts = new Set<string>();
+  const known = new Set<string>();
   const byRound = new Map<string, ClassAnswers[]>();
   for (const file of files) {
-    const text = await file.text();
-    const read = parsed(text);
+    const read = parsed(await file.text());
     if (!read) refused.push(file.name);
-    else if (!texts.has(text))
+    else if (!known.has(read.id)) {
+      known.add(read.id);
       byRound.set(read.round.id, [...(byRound.get(read.round.id) ?? []), read]);
-    texts.add(text);
+    }
   }
   const rounds = [...byRound.values()]
     .map((all) => {

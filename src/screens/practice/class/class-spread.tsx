@@ -1,9 +1,14 @@
 import type { Question } from '@/core/drills/question';
 import type { Spread } from '@/core/drills/teachers-round';
+import type { ValueScale } from '@/core/colour/value-scale';
 import { hexFromOklab } from '@/core/colour/hex';
 import type { ClassRound } from '@/contracts/class-round';
-import { capital, several, stepWords, valueWords } from '@/ui/words';
+import { capital, count, several, valueWords } from '@/ui/words';
+import { offWords } from '../profile/profile-words';
 import { promptOf } from '../round/question-words';
+
+/** Nearer than this, in Munsell steps, a value is right on it. */
+const EXACT = 0.05;
 
 /** How a class answered a round: of each question how many were right, and what was chosen how often. */
 export function ClassSpread({
@@ -19,7 +24,7 @@ export function ClassSpread({
   return (
     <section aria-label={round.title}>
       <p className="font-serif text-xl leading-tight text-pretty" data-testid="spread">
-        {round.title}: {several(people, 'answer', 'answers')} came back.
+        {round.title}: the answers of {count(people)} came back.
         {hardest && ` Hardest was “${hardest}”`}
       </p>
       <ol className="mt-2">
@@ -39,9 +44,7 @@ export function ClassSpread({
               <Chosen question={question} spread={spread[i]} />
               {spread[i].valueOff && (
                 <p className="text-[15px] text-soft">
-                  The middle of them: {offWords(spread[i].valueOff![1], round)}; half lie from{' '}
-                  {offWords(spread[i].valueOff![0], round)} to{' '}
-                  {offWords(spread[i].valueOff![2], round)}.
+                  {quartileWords(spread[i].valueOff!, round.scale)}
                 </p>
               )}
             </div>
@@ -59,8 +62,15 @@ function rightWords({ answered, right }: Spread): string {
     : `${right} of ${answered} right.`;
 }
 
-const offWords = (off: number, { scale }: ClassRound): string =>
-  Math.abs(off) < 0.05 ? 'no step' : `${stepWords(off, scale)} too ${off > 0 ? 'light' : 'dark'}`;
+/** The quarter, the middle and the three quarters of how far values were off. */
+function quartileWords(quartiles: readonly [number, number, number], scale: ValueScale): string {
+  const [low, middle, high] = quartiles.map((off) =>
+    Math.abs(off) < EXACT ? 'right on it' : offWords('value', off, scale),
+  );
+  return low === high
+    ? `Values, in the middle: ${middle}.`
+    : `Values, in the middle: ${middle}; half lie from ${low} to ${high}.`;
+}
 
 /** What was right, in words, where it is no colour that is shown. */
 function answerWords({ form }: Question, { scale }: ClassRound): string {

@@ -7,21 +7,29 @@ import { useSettings } from '@/ui/settings';
 import { capital, count, several } from '@/ui/words';
 import { promptOf } from './question-words';
 import type { Told } from './round-store';
+import type { SendState } from '../use-answer-sender';
 import { TruthView } from './truth-view';
 import { whyOf } from './why';
+
+const KEPT_WORDS: Readonly<Record<SendState, string>> = {
+  kept: 'All answers are kept.',
+  sending: 'The answers are being sent …',
+  waiting:
+    'The server doesn’t answer. The answers are kept in this browser, and sent when it is back.',
+};
 
 /** How a round went: what was missed once more, side by side. */
 export function RoundEnd({
   done,
   wheel,
-  isKept,
+  sendState,
   tubes,
   nameOf,
   onEnd,
 }: {
   done: readonly Told[];
   wheel: Wheel;
-  isKept: boolean;
+  sendState: SendState;
   tubes: readonly Tube[];
   nameOf: (word: string) => string;
   onEnd: () => void;
@@ -36,11 +44,7 @@ export function RoundEnd({
           ? 'There is nothing to ask of: this screen shows too little of the dark or of the light.'
           : `${capital(several(done.length, 'question'))}, ${missed.length === 0 ? 'none missed' : `${count(missed.length)} missed: what was missed comes again`}.`}
       </p>
-      <p className="text-soft">
-        {isKept
-          ? 'All answers are kept.'
-          : 'The server doesn’t answer. The answers are kept in this browser, and sent when it is back.'}
-      </p>
+      <p className="text-soft">{KEPT_WORDS[sendState]}</p>
       <div>
         <Button weight="strong" className="min-h-12 px-8" onClick={onEnd} autoFocus>
           To the profile

@@ -13,6 +13,7 @@ import { promptOf } from './question-words';
 import type { RoundState } from './round-store';
 import { RoundEnd } from './round-end';
 import { ShownColours } from './shown-colours';
+import type { SendState } from '../use-answer-sender';
 import { TruthView } from './truth-view';
 import { useKeys } from './use-keys';
 import { whyOf } from './why';
@@ -25,7 +26,7 @@ export function Round({
   wheel,
   minutes,
   beganAt,
-  isKept,
+  sendState,
   tubes,
   nameOf,
   onEnd,
@@ -34,8 +35,7 @@ export function Round({
   wheel: Wheel;
   minutes: number;
   beganAt: number;
-  /** Whether the server has all answers, or they wait in this browser. */
-  isKept: boolean;
+  sendState: SendState;
   tubes: readonly Tube[];
   nameOf: (word: string) => string;
   onEnd: () => void;
@@ -77,7 +77,7 @@ export function Round({
         <RoundEnd
           done={done}
           wheel={wheel}
-          isKept={isKept}
+          sendState={sendState}
           tubes={tubes}
           nameOf={nameOf}
           onEnd={onEnd}
@@ -108,7 +108,7 @@ export function Round({
               )}
             </Heading>
             <div className="flex shrink-0 items-center gap-3">
-              {!isKept && (
+              {sendState === 'waiting' && (
                 <span role="status" className="max-sm:sr-only">
                   kept in this browser
                 </span>

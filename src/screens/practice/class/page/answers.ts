@@ -67,7 +67,7 @@ function orderElement(colours: readonly Question['about'][], say: Said): HTMLEle
       if (order.length === colours.length) say({ by: 'order', order });
     }),
   );
-  return element('div', '', element('div', 'colours', ...buttons), said);
+  return element('div', 'column', element('div', 'colours', ...buttons), said);
 }
 
 function matchElements(

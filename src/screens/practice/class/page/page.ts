@@ -16,6 +16,7 @@ const main = document.querySelector('main')!;
 const round = JSON.parse(document.getElementById('round')!.textContent ?? '') as ClassRound;
 const wheel = wheelOf(round.wheel);
 const answers: (Answer | null)[] = round.questions.map(() => null);
+let sitting = '';
 
 function show(title: string, ...children: HTMLElement[]): void {
   const heading = element('h1', '', title);
@@ -25,6 +26,8 @@ function show(title: string, ...children: HTMLElement[]): void {
 }
 
 function begin(): void {
+  answers.fill(null);
+  sitting = `${Date.now().toString(36)}-${Math.random().toString(36).slice(2)}`;
   show(
     round.title,
     element(
@@ -95,11 +98,11 @@ function end(): void {
 }
 
 function keepAnswers(): void {
-  const given: ClassAnswers = { is: 'answers to a round', version: 1, round, answers };
+  const given: ClassAnswers = { is: 'answers to a round', version: 1, id: sitting, round, answers };
   const text = JSON.stringify(given);
   const link = element('a', '');
   link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
-  link.download = `answers ${Math.random().toString(36).slice(2, 8)}.json`;
+  link.download = `answers ${sitting}.json`;
   link.click();
 }
 
