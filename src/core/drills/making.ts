@@ -78,7 +78,7 @@ export function anyPosition({
   }
 }
 
-/** Of what could be asked in a picture, so much is. */
+/** The share of colours of places that are asked about in their picture rather than by themselves. */
 const IN_PICTURE = 0.6;
 
 /** So often a made-up colour is tried before nothing is found to answer to what is wanted. */

@@ -20,11 +20,11 @@ export interface PicturePlace {
 /** How large a place is, and how far what lies about it reaches: shares of the diagonal. */
 const RADIUS = 0.02;
 const AROUND = 0.12;
-/** The place lies so far inside, as a fraction. */
+/** How far inside the picture a place lies, as a fraction of its width and height. */
 const MARGIN = 0.06;
 /** Mean ΔE₀₀ within a place: what is more mixed has no one colour. */
 const MAX_SPREAD = 2.5;
-/** Tried for each place that is wanted. */
+/** So many positions are tried for each place that is wanted. */
 const TRIES = 8;
 
 /** Places of nearly one colour, each tried anywhere in the picture; fewer where it has few. `random` gives 0–1. */

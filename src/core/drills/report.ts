@@ -40,7 +40,7 @@ export interface Weak {
   right: number;
 }
 
-/** So many of the latest answers say how an eye reads now; what is older is what it was. */
+/** How many of the latest answers a profile is made of: older ones say how an eye read before. */
 const LATEST = 300;
 /** A leaning of fewer standard errors proves nothing. */
 const MIN_ERRORS = 2;

@@ -28,7 +28,7 @@ export function entryOf({ kind, at, about, outcome }: DrillAnswer): Entry {
 const entriesElsewhere = ({ at, colour, ...offs }: Elsewhere): Entry[] =>
   answersOfOffs(at, colour, offs).map((answer) => ({ ...answer, kind: null, about: colour }));
 
-/** What an eye was asked: rounds, and guesses on the Desk. Mixtures and studies are of the hand, too. */
+/** Answers that show how an eye reads: rounds, and guesses on the Desk. Mixtures and studies depend on the hand, too. */
 export const readEntries = ({ answers, elsewhere }: PracticeRecord): Entry[] => [
   ...answers.map(entryOf),
   ...elsewhere.filter(({ from }) => from === 'guess').flatMap(entriesElsewhere),

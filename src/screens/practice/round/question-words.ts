@@ -1,6 +1,6 @@
 import type { Question } from '@/core/drills/question';
 
-/** What each kind of question asks, and what it is called where kinds are told apart. */
+/** What each kind of question asks. */
 const PROMPTS: Readonly<Record<string, string>> = {
   family: 'Which family is it?',
   value: 'How light is it?',

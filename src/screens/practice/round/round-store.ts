@@ -16,7 +16,7 @@ export interface Told {
 }
 
 export interface RoundState {
-  /** Null where nothing can be before. */
+  /** Null where nothing can be asked. */
   question: Question | null;
   /** How the question was answered; null until it is. */
   told: Told | null;

@@ -67,7 +67,7 @@ export function ShownColours({
   }
 }
 
-/** What grows by less than 1 in all leaves room. */
+/** Flex items whose factors come to less than 1 don't fill their line. */
 const WHOLE = 100;
 
 /** Areas in a row of a made-up picture. */

@@ -2,7 +2,7 @@
 
 import { useEffect, useRef } from 'react';
 
-/** Gives every key press to one who says whether it was for them; what belongs to a browser or a held key is left alone. */
+/** Passes key presses to a handler that returns whether it used them; shortcuts of the browser and repeats of a held key are left out. */
 export function useKeys(onKey: (event: KeyboardEvent) => boolean): void {
   const latest = useRef(onKey);
   useEffect(() => void (latest.current = onKey));

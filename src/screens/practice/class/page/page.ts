@@ -123,7 +123,7 @@ function shownElements({ shown, form }: Question): HTMLElement[] {
 }
 
 const IN_ROW = 3;
-/** What grows by less than 1 in all leaves room. */
+/** Flex items whose factors come to less than 1 don't fill their line. */
 const WHOLE = 100;
 
 function fieldElement(areas: readonly { colour: Oklab; share: number }[]): HTMLElement {
