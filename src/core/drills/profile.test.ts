@@ -34,6 +34,31 @@ describe('the profile', () => {
     expect(biases).toBeGreaterThanOrEqual(0.95 * 3 * SEEDS.length);
   });
 
+  it('measures how far answers spread in each part: wide lights are told from narrow darks', () => {
+    const wide = { dark: 0.3, middle: 0.6, light: 0.9 };
+    let within = 0;
+    for (const seed of SEEDS) {
+      const random = randomFrom(seed);
+      const people = Object.fromEntries(
+        VALUE_THIRDS.map((third, i) => [
+          third,
+          learner(seed + i, { lean: () => 0, spread: wide[third], learning: 0 }),
+        ]),
+      );
+      const answers = Array.from({ length: 150 }, (): Measured => {
+        const region = allRegions()[Math.floor(random() * allRegions().length)];
+        return { region, off: people[region.value].off(region) };
+      });
+      const { leanings } = profileOf(answers)!;
+      const spreadOf = (third: string) => leanings.find(({ is }) => is === third)!.spread;
+      expect(spreadOf('dark')).toBeLessThan(spreadOf('light'));
+      within += VALUE_THIRDS.filter(
+        (third) => Math.abs(spreadOf(third) / wide[third] - 1) <= 0.25,
+      ).length;
+    }
+    expect(within).toBeGreaterThanOrEqual(0.8 * 3 * SEEDS.length);
+  });
+
   it('doesn’t blame the dark for a family that was mostly met there', () => {
     const dark: ColourRegion = { value: 'dark', family: 'violet', intensity: 'dull' };
     const others = PAINTERS_WHEEL.families.filter((family) => family !== 'violet');

@@ -17,7 +17,9 @@ export interface Leaning {
   count: number;
   /** By how much more they lean there than on the whole. */
   bias: number;
-  /** The standard error of that: a leaning of less than twice as much proves nothing. */
+  /** How far answers spread there; few are drawn toward the spread of all. */
+  spread: number;
+  /** The standard error of the bias: a leaning of less than twice as much proves nothing. */
   error: number;
 }
 
@@ -87,6 +89,10 @@ export function profileOf(answers: readonly Measured[]): SkillProfile | null {
       is,
       count: members.length,
       bias: own,
+      spread: Math.sqrt(
+        (members.reduce((sum, i) => sum + left[i] ** 2, 0) + PRIOR * spread ** 2) /
+          (members.length + PRIOR),
+      ),
       error: spread / Math.sqrt(members.length + PRIOR),
     })),
   };

@@ -3,76 +3,136 @@ import { INTENSITY_LIMITS, INTENSITY_WORDS, NEUTRAL_CHROMA } from '../colour/int
 import type { Oklab } from '../colour/oklab';
 import { wheelPosition, type Wheel } from '../colour/wheel';
 import type { Tube } from '../mixing/tube';
+import { lightness } from './kinds/lightness';
 import { nearestWith } from './kinds/pile';
 import { chromaOf, turnedBy, withChroma } from './making';
 import type { Answer, Question } from './question';
 
-/** The two colours that are laid edge to edge once a question is answered. */
+/** What a colour is in the truth: the one that was asked about, the right one, the one answered, or another that wasn't. */
+export type TruthRole = 'asked' | 'right' | 'answered' | 'another';
+
+/** What is laid edge to edge once a question is answered. */
 export interface Truth {
-  right: Oklab;
-  /** The colour that the answer says; null where it says none, or the right one. */
-  answered: Oklab | null;
-  /** Whether both are shown stronger than they are, since near grey two families can't be told apart. */
+  /** Empty where an answer is no colour, as a scheme. */
+  patches: readonly { role: TruthRole; colour: Oklab }[];
+  /** Whether they are shown stronger than they are, since near grey two families can't be told apart. */
   isStrengthened: boolean;
+  /** Whether it hangs on value: then their greys show it. */
+  hasGreys: boolean;
 }
 
 /** What is too near to grey to tell families apart is shown at this chroma. */
 const STRENGTHENED = 0.1;
 const MAX_STRONG = 0.24;
+/** Beyond these a value leaves no room for any colour. */
+const VALUES = [0.1, 9.9] as const;
 
-/**
- * What was right, beside what was answered; null where an answer is no one colour, as an order or a scheme. `tubes` are those
- * that the question was made with.
- */
+/** The colours that answer a question, beside those that were answered. `tubes` are those that it was made with. */
 export function truthOf(
   question: Question,
   answer: Answer,
   wheel: Wheel,
   tubes?: readonly Tube[],
-): Truth | null {
-  const { form, shown, about } = question;
-  const plain = (right: Oklab, answered: Oklab | null): Truth => ({
-    right,
-    answered,
+): Truth {
+  const { form, about, shown, kind } = question;
+  const row = shown.as === 'row' ? shown.colours : [];
+  const choice = answer.by === 'choice' ? answer.choice : -1;
+  const right = 'right' in form ? form.right[0] : -1;
+  const isRight = 'right' in form && form.right.includes(choice);
+  const truth = (
+    patches: readonly (readonly [TruthRole, Oklab | null | undefined])[],
+    hasGreys = false,
+  ): Truth => ({
+    patches: patches.flatMap(([role, colour]) => (colour ? [{ role, colour }] : [])),
     isStrengthened: false,
+    hasGreys,
   });
-  if (form.by === 'value' && answer.by === 'value')
-    return plain(about, withValue(about, Math.min(9.9, Math.max(0.1, answer.value))));
-  if (form.by === 'match' && answer.by === 'match') return plain(form.colour, answer.colour);
-  if (answer.by !== 'choice') return null;
-  const isRight = 'right' in form && form.right.includes(answer.choice);
-  if (form.by === 'colour')
-    return plain(
-      form.colours[form.right[0]],
-      isRight ? null : (form.colours.at(answer.choice) ?? null),
-    );
-  if (form.by === 'place' && shown.as === 'row')
-    return plain(
-      shown.colours[form.right[0]],
-      shown.colours.at(isRight ? (form.right[0] + 1) % shown.colours.length : answer.choice) ??
-        null,
-    );
-  // What a grey reads as is seen in its ground alone.
-  if (form.by !== 'word' || shown.as === 'in a ground') return null;
-  const [right, said] = [form.words[form.right[0]], form.words[answer.choice]];
-  if (INTENSITY_WORDS.some((word) => word === right))
-    return plain(about, isRight ? null : withChroma(about, middleChroma(said)));
-  if (wheel.families.includes(right)) return ofFamilies(question, isRight ? null : said, wheel);
-  return shown.as === 'pile' ? plain(shown.wanted, nearestWith(shown, said, tubes)) : null;
+  switch (form.by) {
+    case 'value': {
+      const said =
+        answer.by === 'value' ? Math.min(VALUES[1], Math.max(VALUES[0], answer.value)) : null;
+      return truth(
+        [
+          ['right', about],
+          ['answered', said === null ? null : withValue(about, said)],
+        ],
+        true,
+      );
+    }
+    case 'match':
+      return truth([
+        ['right', form.colour],
+        ['answered', answer.by === 'match' ? answer.colour : null],
+      ]);
+    case 'order':
+      return truth(
+        form.order.map((place) => ['right', row[place]] as const),
+        true,
+      );
+    case 'colour':
+      return truth(
+        [
+          ['asked', about],
+          ['right', form.colours[right]],
+          ['answered', isRight ? null : form.colours[choice]],
+        ],
+        true,
+      );
+    case 'place':
+      return truth(
+        [
+          ['right', row[right]],
+          // Where the right one was chosen, one of the others shows what it was told from.
+          isRight ? ['another', row[(right + 1) % row.length]] : ['answered', row[choice]],
+        ],
+        kind === lightness.id,
+      );
+    case 'word': {
+      const said = form.words[choice];
+      if (shown.as === 'pile')
+        return truth([
+          ['right', shown.wanted],
+          ['answered', nearestWith(shown, said, tubes)],
+        ]);
+      if (shown.as === 'in a ground') return truth([['asked', shown.colour]]);
+      if (INTENSITY_WORDS.some((word) => word === form.words[right]))
+        return truth([
+          ['right', about],
+          ['answered', isRight ? null : withIntensity(about, said)],
+        ]);
+      return wheel.families.includes(form.words[right])
+        ? ofFamilies(about, isRight ? null : said, wheel)
+        : truth([]);
+    }
+  }
 }
 
-function ofFamilies({ about }: Question, said: string | null, wheel: Wheel): Truth {
+function ofFamilies(about: Oklab, said: string | null, wheel: Wheel): Truth {
   const isStrengthened = chromaOf(about) < NEUTRAL_CHROMA;
   const right = isStrengthened ? withChroma(about, STRENGTHENED) : about;
-  const turn =
-    said === null
-      ? 0
-      : wheel.families.indexOf(said) - Math.round(wheelPosition(wheel.hueOf(about), wheel));
-  return { right, answered: said === null ? null : turnedBy(wheel, right, turn), isStrengthened };
+  const own = Math.round(wheelPosition(wheel.hueOf(about), wheel));
+  return {
+    patches: [
+      { role: 'right', colour: right },
+      ...(said === null
+        ? []
+        : [
+            {
+              role: 'answered' as const,
+              colour: turnedBy(wheel, right, wheel.families.indexOf(said) - own),
+            },
+          ]),
+    ],
+    isStrengthened,
+    hasGreys: false,
+  };
 }
 
-/** The chroma in the middle of what an intensity's word means. */
-function middleChroma(word: string): number {
+/** As strong as the middle of what a word means. */
+function withIntensity(colour: Oklab, word: string): Oklab {
   const i = INTENSITY_WORDS.findIndex((one) => one === word);
-  return ([0, ...INTENSITY_LIMITS][i] + [...INTENSITY_LIMITS, MAX_STRONG][i]) / 2;
+  return withChroma(
+    colour,
+    ([0, ...INTENSITY_LIMITS][i] + [...INTENSITY_LIMITS, MAX_STRONG][i]) / 2,
+  );
 }

@@ -8,6 +8,7 @@ const leaning = (is: string, bias: number, part: Partial<Leaning> = {}): Leaning
   is,
   count: 20,
   bias,
+  spread: 0.5,
   error: 0.1,
   ...part,
 });

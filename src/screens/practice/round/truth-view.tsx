@@ -2,26 +2,20 @@
 
 import { hexFromOklab } from '@/core/colour/hex';
 import { atValue } from '@/core/colour/at-value';
-import type { Oklab } from '@/core/colour/oklab';
 import { valueOfOklab } from '@/core/colour/value';
 import type { Wheel } from '@/core/colour/wheel';
 import type { Tube } from '@/core/mixing/tube';
-import { truthOf } from '@/core/drills/truth';
-import { Patch, ShownColours } from './shown-colours';
+import { truthOf, type Truth } from '@/core/drills/truth';
+import { ShownColours } from './shown-colours';
 import type { Told } from './round-store';
+import { captionOf } from './truth-words';
 
-const READ = ['as it is', 'as you read it'] as const;
-const CAPTIONS = {
-  pile: ['what is wanted', 'the nearest with yours'],
-  place: ['the right one', 'another'],
-  colour: ['the right one', 'yours'],
-  match: ['as it is', 'yours'],
-  ...{ word: READ, value: READ, order: READ },
-} as const;
+/** What is read off a whole stays in view beside its truth. */
+const IS_WHOLE: readonly string[] = ['place', 'field', 'in a ground'];
 
-/** What was right and what was answered, edge to edge; under an order and a value their greys. */
+/** What was right and what was answered, edge to edge; beside the picture where it was asked of one. */
 export function TruthView({
-  told,
+  told: { question, answer },
   wheel,
   tubes,
 }: {
@@ -29,57 +23,48 @@ export function TruthView({
   wheel: Wheel;
   tubes: readonly Tube[];
 }) {
-  const { question, answer } = told;
   const { shown, form } = question;
-  if (form.by === 'order' && shown.as === 'row')
-    return <Strips colours={form.order.map((place) => shown.colours[place])} hasGreys />;
-  if (shown.as === 'in a ground')
-    return (
-      <figure className="flex h-full w-full max-w-2xl flex-col gap-1">
-        <div className="flex h-full min-h-28 grow gap-6">
-          <ShownColours shown={shown} form={form} nameOf={String} />
-          <Patch colour={shown.colour} className="grow basis-1/3" />
-        </div>
-        <figcaption className="flex justify-between">
-          <span>in its ground</span>
-          <span>the same grey by itself</span>
-        </figcaption>
-      </figure>
-    );
   const truth = truthOf(question, answer, wheel, tubes);
-  if (!truth) return null;
-  const { right, answered, isStrengthened } = truth;
-  const [rightWords, otherWords] = CAPTIONS[shown.as === 'pile' ? 'pile' : form.by];
+  const isWhole = IS_WHOLE.includes(shown.as);
   return (
-    <figure className="flex h-full w-full max-w-2xl flex-col gap-1">
-      <Strips
-        colours={answered ? [right, answered] : [right]}
-        hasGreys={form.by === 'value' && answered !== null}
-      />
-      <figcaption className="flex justify-between">
-        <span>
-          {rightWords}
-          {isStrengthened && ', strengthened'}
-        </span>
-        {answered && <span>{otherWords}</span>}
-      </figcaption>
-    </figure>
+    <div className="flex h-full w-full max-w-4xl justify-center gap-5 max-sm:flex-col">
+      {isWhole && (
+        <div className="flex min-h-0 min-w-0 grow basis-0 justify-center">
+          <ShownColours shown={shown} form={form} nameOf={String} />
+        </div>
+      )}
+      {truth.patches.length > 0 && (
+        <Strips truth={truth} captionOf={(role) => captionOf(question, role)} />
+      )}
+    </div>
   );
 }
 
-function Strips({ colours, hasGreys }: { colours: readonly Oklab[]; hasGreys: boolean }) {
+function Strips({
+  truth: { patches, hasGreys, isStrengthened },
+  captionOf: wordsOf,
+}: {
+  truth: Truth;
+  captionOf: (role: Truth['patches'][number]['role']) => string;
+}) {
   return (
-    <div className="flex h-full min-h-28 w-full max-w-3xl grow">
-      {colours.map((colour, i) => (
-        <span key={i} className="flex grow basis-0 flex-col" data-testid="truth">
-          <span className="block grow-[2]" style={{ background: hexFromOklab(colour) }} />
-          {hasGreys && (
-            <span
-              className="block grow"
-              style={{ background: hexFromOklab(atValue(valueOfOklab(colour), 0, () => 0)) }}
-            />
-          )}
-        </span>
+    <div className="flex min-h-0 min-w-0 max-w-2xl grow basis-0">
+      {patches.map(({ role, colour }, i) => (
+        <figure key={i} className="flex min-w-0 grow basis-0 flex-col">
+          <span className="flex min-h-0 grow flex-col" data-testid="truth">
+            <span className="block grow-[2]" style={{ background: hexFromOklab(colour) }} />
+            {hasGreys && (
+              <span
+                className="block grow"
+                style={{ background: hexFromOklab(atValue(valueOfOklab(colour), 0, () => 0)) }}
+              />
+            )}
+          </span>
+          <figcaption className="pt-1 text-[15px] leading-tight">
+            {wordsOf(role)}
+            {isStrengthened && role === 'right' && ', strengthened'}
+          </figcaption>
+        </figure>
       ))}
     </div>
   );

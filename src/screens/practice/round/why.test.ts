@@ -86,7 +86,10 @@ describe('the sentence after an answer', () => {
     expect(why(blue, { by: 'choice', choice: 6 })).toBe(
       'You read it two families off: it is blue, seen as green.',
     );
+    // What misleads is said only where it led that way.
     expect(why(ask('#6b5f10'), { by: 'choice', choice: 6 })).toContain('a dark yellow looks green');
+    expect(why(ask('#6b5f10'), { by: 'choice', choice: 1 })).not.toContain('green');
+    expect(why(ask('#6e3a12'), { by: 'choice', choice: 0 })).toContain('what we call browns');
   });
 
   it('is one plain sentence for every kind, right or wrong, and each kind asks something', () => {
@@ -112,6 +115,37 @@ describe('the sentence after an answer', () => {
     }
     expect(promptOf({ ...valueOf('#808080'), kind: 'of old' })).toBe('');
     expect(CLASS_KINDS.length).toBe(DRILL_KINDS.length - 1);
+  });
+
+  it('says in what the odd one differs, and which families make a scheme', () => {
+    const row = (odd: string): Question => ({
+      kind: 'the odd one',
+      shown: { as: 'row', colours: [of('#7c5a3e'), of(odd), of('#7c5a3e')] },
+      form: { by: 'place', right: [1] },
+      about: of('#7c5a3e'),
+      isEstimate: false,
+    });
+    const told = (odd: string) => why(row(odd), { by: 'choice', choice: 0 });
+    expect(told('#8c6a4d')).toBe('Number 2 is the other colour: lighter.');
+    expect(told('#6a5c52')).toBe('Number 2 is the other colour: duller.');
+    expect(told('#785d38')).toBe('Number 2 is the other colour: of another hue.');
+    const scheme: Question = {
+      kind: 'the scheme',
+      shown: {
+        as: 'field',
+        areas: [
+          { colour: of('#2f5f9e'), share: 0.3 },
+          { colour: of('#d08a30'), share: 0.7 },
+        ],
+      },
+      form: { by: 'word', words: ['triad', 'complement'], right: [1] },
+      about: of('#2f5f9e'),
+      isEstimate: false,
+    };
+    const plain = { ...SETTINGS, nameOf: (word: string) => word };
+    expect(why(scheme, { by: 'choice', choice: 0 }, plain)).toMatch(
+      /^It is complement: its colours lie in (?:yellow-)?orange and blue\.$/,
+    );
   });
 
   it('names a tube by its name', () => {

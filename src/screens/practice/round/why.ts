@@ -48,10 +48,12 @@ function familyWhy(given: WhyGiven): string {
   if (outcome.isRight) return `it is ${name}`;
   const off = `you read it ${several(outcome.familyOff ?? 0, 'family', 'families')} off: it is ${name}`;
   const value = valueOfOklab(about);
-  if (/yellow/.test(name) && value < 5.5) return `${off}, and a dark yellow looks green`;
-  if (/orange/.test(name) && value < 4.5) return `${off}, and a dark orange is what we call brown`;
+  const said = saidWord(given);
+  if (/^yellow/.test(name) && value < 5.5 && /green/.test(said))
+    return `${off}, and a dark yellow looks green`;
+  if (/orange/.test(name) && value < 4.5) return `${off}; dark oranges are what we call browns`;
   if (chroma(about) < 0.05) return `${off}, so dull that only a neighbour shows it`;
-  return `${off}, seen as ${saidWord(given)}`;
+  return `${off}, seen as ${said}`;
 }
 
 function valueWhy({ question, outcome, scale, surround }: WhyGiven): string {
@@ -112,6 +114,28 @@ function matchWhy({ question, outcome, scale, answer }: WhyGiven): string {
 const placeWord = ({ question: { form } }: WhyGiven) =>
   'right' in form ? `number ${form.right[0] + 1}` : '';
 
+/** In what the odd one of a row differs: it is another in one way alone. */
+function oddWords({ question: { shown, form } }: WhyGiven): string {
+  if (shown.as !== 'row' || form.by !== 'place') return '';
+  const odd = shown.colours[form.right[0]];
+  const other = shown.colours[(form.right[0] + 1) % shown.colours.length];
+  const lighter = valueOfOklab(odd) - valueOfOklab(other);
+  if (Math.abs(lighter) > 0.15) return lighter > 0 ? 'lighter' : 'darker';
+  const stronger = chroma(odd) / chroma(other) - 1;
+  if (Math.abs(stronger) > 0.1) return stronger > 0 ? 'stronger' : 'duller';
+  return 'of another hue';
+}
+
+/** The families that a made-up picture's colours lie in, those that take most of it first. */
+function familiesIn({ question: { shown }, wheel }: WhyGiven): string[] {
+  const shares = new Map<string, number>();
+  for (const { colour, share } of shown.as === 'field' ? shown.areas : []) {
+    const { name } = familyOf(colour, wheel);
+    shares.set(name, (shares.get(name) ?? 0) + share);
+  }
+  return [...shares].sort(([, one], [, other]) => other - one).map(([name]) => name);
+}
+
 const BY_KIND: Readonly<Record<string, (given: WhyGiven) => string>> = {
   family: familyWhy,
   value: valueWhy,
@@ -121,8 +145,10 @@ const BY_KIND: Readonly<Record<string, (given: WhyGiven) => string>> = {
   temperature: (given) =>
     `${placeWord(given)} is the warmer: it stands nearer to orange, of one value with the other`,
   'toward what a grey leans': (given) =>
-    `it leans toward ${familyOf(given.question.about, given.wheel).name}, as both show where they are strengthened`,
-  'the odd one': (given) => `${placeWord(given)} is the other colour`,
+    `it leans toward ${familyOf(given.question.about, given.wheel).name}: strengthened it shows`,
+  'the odd one': (given) => `${placeWord(given)} is the other colour: ${oddWords(given)}`,
+  'the scheme': (given) =>
+    `${rightWord(given, given.question.form)}: its colours lie in ${list(familiesIn(given))}`,
   'same value, other hue': (given) =>
     `${placeWord(given)} is as light; the others are lighter or darker, whatever their hue says`,
   'lightness against brightness': (given) =>

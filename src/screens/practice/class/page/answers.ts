@@ -7,6 +7,8 @@ import type { ClassRound } from '@/contracts/class-round';
 import { valueSteps } from '../../round/value-steps';
 import { button, colourButton, element, patch } from './elements';
 
+const STAGES = ['value', 'intensity', 'family'] as const;
+
 type Said = (answer: Answer) => void;
 
 /** What a question of a round is answered by. */
@@ -90,10 +92,26 @@ function matchElements(
   };
   for (const { input } of sliders) input.addEventListener('input', draw);
   draw();
+  // Value first, then intensity, then family; what was set may be set again.
+  let stage = 0;
+  const next = button(
+    '',
+    () => {
+      if (stage === STAGES.length - 1) say({ by: 'match', colour: colour() });
+      else name(stage + 1);
+    },
+    'strong',
+  );
+  const name = (now: number) => {
+    stage = now;
+    sliders.forEach(({ input }, i) => (input.disabled = i > now));
+    next.textContent = now === STAGES.length - 1 ? 'That matches' : `The ${STAGES[now]} is right`;
+  };
+  name(0);
   return [
     element('div', 'colours', patch(form.colour), own),
     element('div', '', ...sliders.map(({ label }) => label)),
-    button('That matches', () => say({ by: 'match', colour: colour() }), 'strong'),
+    next,
   ];
 }
 

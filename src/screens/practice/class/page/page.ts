@@ -6,6 +6,7 @@ import { outcomeOf } from '@/core/drills/score';
 import { truthOf } from '@/core/drills/truth';
 import type { ClassAnswers, ClassRound } from '@/contracts/class-round';
 import { promptOf } from '../../round/question-words';
+import { captionOf } from '../../round/truth-words';
 import { whyOf } from '../../round/why';
 import { answerElements } from './answers';
 import { button, element, patch } from './elements';
@@ -65,25 +66,28 @@ function tell(at: number, answer: Answer): void {
     nameOf: (word) => word,
   });
   const word = outcome.isRight === null ? 'Not scored.' : outcome.isRight ? 'Right.' : 'Missed.';
-  const ordered =
-    question.form.by === 'order' && question.shown.as === 'row'
-      ? orderedColours(question.form.order, question.shown.colours)
-      : [];
-  const side: Oklab[] = truth
-    ? [truth.right, ...(truth.answered ? [truth.answered] : [])]
-    : ordered;
+  const { patches, isStrengthened } = truth;
+  const captions = patches.map(({ role }) => captionOf(question, role)).filter(Boolean);
   show(
     `${word} ${why}`,
-    element('div', 'colours joined', ...side.map(patch)),
-    ...(truth?.answered
-      ? [element('p', '', 'Left: as it is. Right: as you read it, or the other.')]
+    ...(question.shown.as === 'field' || question.shown.as === 'in a ground'
+      ? shownElements(question)
+      : []),
+    ...(patches.length > 0
+      ? [element('div', 'colours joined', ...patches.map(({ colour }) => patch(colour)))]
+      : []),
+    ...(captions.length > 0
+      ? [
+          element(
+            'p',
+            '',
+            `${captions.length > 1 ? 'From the left: ' : ''}${captions.join(' | ')}${isStrengthened ? ', strengthened' : ''}`,
+          ),
+        ]
       : []),
     button('Next', () => goOn(at), 'strong'),
   );
 }
-
-const orderedColours = (order: readonly number[], colours: readonly Oklab[]): Oklab[] =>
-  order.map((place) => colours[place]);
 
 const goOn = (at: number) => (at + 1 < round.questions.length ? ask(at + 1) : end());
 
