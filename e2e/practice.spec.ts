@@ -68,7 +68,7 @@ test('a round goes by keys alone, from the check of the screen to what was misse
   // The screen is known now, and what it didn't show is left out.
   await choose(page, 'Part of practice', 'this screen');
   await expect(page.getByRole('region', { name: 'This screen' })).toContainText(
-    'in a dim room. It shows steps from value 1.5 to 9.2.',
+    'In a dim room this screen shows steps from value 1.5 to 9.2',
   );
   await reload(page);
   await page.getByRole('button', { name: 'Begin, 5 minutes' }).press('Enter');

@@ -50,14 +50,30 @@ const formSchema = z.discriminatedUnion('by', [
   }),
 ]);
 
-/** `Question` of the core, as it stands in a file. */
-const questionSchema = z.object({
-  kind: z.string().max(60),
-  shown: shownSchema,
-  form: formSchema,
-  about: oklabSchema,
-  isEstimate: z.boolean(),
-});
+/** `Question` of the core, as it stands in a file: what is right is among what can be chosen. */
+const questionSchema = z
+  .object({
+    kind: z.string().max(60),
+    shown: shownSchema,
+    form: formSchema,
+    about: oklabSchema,
+    isEstimate: z.boolean(),
+  })
+  .refine(({ form, shown }) => {
+    const row = shown.as === 'row' ? shown.colours.length : 0;
+    switch (form.by) {
+      case 'word':
+        return form.right.every((one) => one < form.words.length);
+      case 'colour':
+        return form.right.every((one) => one < form.colours.length);
+      case 'place':
+        return form.right.every((one) => one < row);
+      case 'order':
+        return form.order.every((one) => one < row);
+      default:
+        return true;
+    }
+  }, 'an answer that can’t be chosen');
 
 /** `Answer` of the core. */
 const answerSchema = z.discriminatedUnion('by', [

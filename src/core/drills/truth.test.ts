@@ -71,11 +71,11 @@ describe('the truth beside an answer', () => {
       for (const question of ask(id)) {
         if (question.form.by !== 'colour') throw new Error('no colours');
         const right = rightOf(question);
-        expect(rolesOf(question, choice(right))).toEqual(['asked', 'right']);
+        expect(rolesOf(question, choice(right))).toEqual(['shown', 'right']);
         const wrong = (right + 1) % question.form.colours.length;
         expect(truthOf(question, choice(wrong), PAINTERS_WHEEL)).toEqual({
           patches: [
-            { role: 'asked', colour: question.about },
+            { role: 'shown', colour: question.about },
             { role: 'right', colour: question.form.colours[right] },
             { role: 'answered', colour: question.form.colours[wrong] },
           ],
@@ -121,7 +121,7 @@ describe('the truth beside an answer', () => {
     expect(told.hasGreys).toBe(true);
     expect(rolesOf(ask('the scheme')[0], choice(0))).toEqual([]);
     const [inGround] = ask('what a grey reads as');
-    expect(colours(inGround, choice(0)).asked).toBe(
+    expect(colours(inGround, choice(0)).shown).toBe(
       inGround.shown.as === 'in a ground' ? inGround.shown.colour : null,
     );
   });

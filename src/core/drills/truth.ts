@@ -8,8 +8,8 @@ import { nearestWith } from './kinds/pile';
 import { chromaOf, turnedBy, withChroma } from './making';
 import type { Answer, Question } from './question';
 
-/** What a colour is in the truth: the one that was asked about, the right one, the one answered, or another that wasn't. */
-export type TruthRole = 'asked' | 'right' | 'answered' | 'another';
+/** What a colour is in the truth: the one that was shown, the right one, the one answered, or another that wasn't. */
+export type TruthRole = 'shown' | 'right' | 'answered' | 'another';
 
 /** What is laid edge to edge once a question is answered. */
 export interface Truth {
@@ -72,7 +72,7 @@ export function truthOf(
     case 'colour':
       return truth(
         [
-          ['asked', about],
+          ['shown', about],
           ['right', form.colours[right]],
           ['answered', isRight ? null : form.colours[choice]],
         ],
@@ -94,7 +94,7 @@ export function truthOf(
           ['right', shown.wanted],
           ['answered', nearestWith(shown, said, tubes)],
         ]);
-      if (shown.as === 'in a ground') return truth([['asked', shown.colour]]);
+      if (shown.as === 'in a ground') return truth([['shown', shown.colour]]);
       if (INTENSITY_WORDS.some((word) => word === form.words[right]))
         return truth([
           ['right', about],

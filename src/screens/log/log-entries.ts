@@ -1,6 +1,7 @@
 import { readClock } from '@/core/session/clock';
-import { mistakesOf, type Mistake } from '@/core/session/mistakes';
+import type { Mistake } from '@/core/session/mistakes';
 import type { LoggedSession, SessionCheck } from '@/contracts/session';
+import { sessionMistakes } from '@/study/session-mistakes';
 
 /** A session as the Log lists it. */
 export interface LogEntry {
@@ -30,21 +31,13 @@ export function logEntries(
       const began = times.length > 0 ? Math.min(...times) : null;
       const last = Math.max(...times, ...snapshots.map(({ at }) => at), 0);
       const check = checks.findLast(({ finding }) => finding !== null) ?? null;
-      const ofModel = checks.findLast(
-        ({ finding, against }) => finding !== null && against.kind === 'model',
-      );
       return {
         session,
         course: titles.get(session.content.course?.id ?? '') ?? '',
         at: began ?? snapshots[0]?.at ?? Date.parse(session.createdAt),
         painted: clock.length > 0 ? readClock(clock, stages, minutes, last).painted : 0,
         check,
-        mistakes: ofModel?.finding
-          ? mistakesOf(
-              ofModel.finding,
-              ofModel.excused.map(({ id }) => id),
-            )
-          : null,
+        mistakes: sessionMistakes(session.content),
       };
     })
     .sort((one, other) => other.at - one.at);

@@ -11,15 +11,12 @@ import {
 import { format } from 'date-fns';
 import { Line } from 'react-chartjs-2';
 import type { RecurringMistake } from '@/core/session/recurring';
+import { inkOf } from '@/ui/plot-ink';
 import { useSettings } from '@/ui/settings';
 
 Chart.register(LineController, LineElement, LinearScale, PointElement);
 
 const DAY = 864e5;
-
-/** A neutral of the surround, read when it is drawn: a canvas knows no variables. */
-const colourOf = (name: string) => () =>
-  getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 
 /** How large a mistake was in each study, over time; a point leads to its pictures. */
 export function MistakePlot({
@@ -41,17 +38,17 @@ export function MistakePlot({
         min: Math.min(...points.map(({ at }) => at)) - DAY,
         max: Math.max(...points.map(({ at }) => at)) + DAY,
         ticks: {
-          color: colourOf('--soft'),
+          color: inkOf('--soft'),
           maxTicksLimit: 8,
           callback: (at) => format(Number(at), 'd MMM'),
         },
-        grid: { color: colourOf('--line') },
+        grid: { color: inkOf('--line') },
       },
       y: {
         min: 0,
         suggestedMax: 1.5,
-        ticks: { color: colourOf('--soft'), maxTicksLimit: 5 },
-        grid: { color: colourOf('--line') },
+        ticks: { color: inkOf('--soft'), maxTicksLimit: 5 },
+        grid: { color: inkOf('--line') },
         title: { display: true, text: '1 is plain to see' },
       },
     },
@@ -68,11 +65,11 @@ export function MistakePlot({
           datasets: [
             {
               data: points.map(({ at, size }) => ({ x: at, y: size })),
-              borderColor: colourOf('--ink'),
+              borderColor: inkOf('--ink'),
               borderWidth: 1.5,
               pointRadius: 5,
               pointHoverRadius: 7,
-              pointBackgroundColor: colourOf('--ink'),
+              pointBackgroundColor: inkOf('--ink'),
             },
           ],
         }}

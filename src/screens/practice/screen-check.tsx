@@ -6,7 +6,9 @@ import { hexFromOklab } from '@/core/colour/hex';
 import { DARK_STEPS, LIGHT_STEPS, screenLimits, type ToldApart } from '@/core/drills/screen-check';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
+import { useSettings } from '@/ui/settings';
 import { choiceOf, useKeys } from './round/use-keys';
+import { screenSentence } from './screen-words';
 import { ROOMS, storeScreen, type CheckedScreen } from './screen-store';
 
 const QUARTERS = 4;
@@ -28,6 +30,7 @@ type Room = (typeof ROOMS)[number];
  * next step; the end is reached where it isn't found.
  */
 export function ScreenCheck({ onDone }: { onDone: (checked: CheckedScreen | null) => void }) {
+  const { settings } = useSettings();
   const [room, setRoom] = useState<Room>('dim');
   const [isBegun, setBegun] = useState(false);
   const [end, setEnd] = useState<End>('dark');
@@ -35,13 +38,14 @@ export function ScreenCheck({ onDone }: { onDone: (checked: CheckedScreen | null
   const [quarter, setQuarter] = useState(anyQuarter);
   const [told, setTold] = useState(none);
   const [isBlind, setBlind] = useState(false);
+  const [checked, setChecked] = useState<CheckedScreen | null>(null);
 
   const finish = (all: ToldApart) => {
     const limits = screenLimits(all);
     if (!limits) return setBlind(true);
-    const checked = { at: Date.now(), room, ...limits };
-    storeScreen(checked);
-    onDone(checked);
+    const found = { at: Date.now(), room, ...limits };
+    storeScreen(found);
+    setChecked(found);
   };
   const answer = (chosen: number | null) => {
     const isTold = chosen === quarter;
@@ -54,7 +58,7 @@ export function ScreenCheck({ onDone }: { onDone: (checked: CheckedScreen | null
       setStep(LIGHT_STEPS.length - 1);
     } else finish(all);
   };
-  const isAsking = isBegun && !isBlind;
+  const isAsking = isBegun && !isBlind && !checked;
   useKeys(({ key }) => {
     if (key === 'Escape') {
       onDone(null);
@@ -66,6 +70,20 @@ export function ScreenCheck({ onDone }: { onDone: (checked: CheckedScreen | null
     return true;
   });
 
+  if (checked)
+    return (
+      <main className="wall fixed inset-0 z-30 flex flex-col items-center justify-center gap-6 overflow-y-auto bg-surround p-6">
+        <h1
+          className="max-w-2xl font-serif text-2xl leading-tight text-pretty"
+          data-testid="finding"
+        >
+          {screenSentence(checked, settings.scale)}
+        </h1>
+        <Button weight="strong" className="min-h-12 px-8" onClick={() => onDone(checked)} autoFocus>
+          Go on
+        </Button>
+      </main>
+    );
   if (!isAsking)
     return (
       <main className="wall fixed inset-0 z-30 flex flex-col items-center justify-center gap-6 overflow-y-auto bg-surround p-6">

@@ -1,11 +1,10 @@
 'use client';
 
 import { formatDistance } from 'date-fns';
-import { DARK_STEPS, LIGHT_STEPS } from '@/core/drills/screen-check';
 import { Button } from '@/ui/button';
 import { useSettings } from '@/ui/settings';
-import { valueWords } from '@/ui/words';
 import type { CheckedScreen } from './screen-store';
+import { screenSentence } from './screen-words';
 
 /** What this screen shows in its room, and what is left out of questions for it. */
 export function ScreenTab({
@@ -18,7 +17,6 @@ export function ScreenTab({
   onCheck: () => void;
 }) {
   const { settings } = useSettings();
-  const words = (value: number) => valueWords(value, settings.scale);
   return (
     <section aria-label="This screen" className="flex max-w-2xl flex-col items-start gap-3">
       {screen === null ? (
@@ -28,15 +26,9 @@ export function ScreenTab({
         </p>
       ) : (
         <>
-          <p>
-            Checked {formatDistance(Math.min(screen.at, openedAt), openedAt, { addSuffix: true })}{' '}
-            in a {screen.room} room. It shows steps from value {words(screen.darkest)} to{' '}
-            {words(screen.lightest)}.
-          </p>
-          <p>
-            {screen.darkest <= DARK_STEPS[0] && screen.lightest >= LIGHT_STEPS[0]
-              ? 'All that was tried could be told apart: nothing is left out.'
-              : 'What is darker or lighter than that is in no question.'}
+          <p>{screenSentence(screen, settings.scale)}</p>
+          <p className="text-soft">
+            Checked {formatDistance(Math.min(screen.at, openedAt), openedAt, { addSuffix: true })}.
           </p>
         </>
       )}

@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useState } from 'react';
 import { addressOf } from '@/ui/address';
 import { Button } from '@/ui/button';
@@ -59,12 +60,12 @@ export function StartRound({
         onClose={() => setChoosing(false)}
         title="Whose colours are asked about?"
       >
-        <a
+        <Link
           href="/practice"
           className="mb-2 flex min-h-11 items-center border border-line px-3 underline underline-offset-4"
         >
           All my palettes
-        </a>
+        </Link>
         <ChooseStudy
           to={(study) =>
             `/practice?${addressOf(practiceCodec, { ...practiceCodec.initial, study })}`

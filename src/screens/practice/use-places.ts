@@ -23,13 +23,14 @@ export function usePlaces(
     const read = async () => {
       for (const picture of JSON.parse(key) as { id: string; title: string }[]) {
         const href = hrefOf(endpoints.getPicture, { id: picture.id, rendition: 'working' });
-        const pixels = await fetchPicture(href);
+        const pixels = await fetchPicture(href).catch(() => null);
         if (isStopped) return;
+        if (!pixels) continue;
         const found = picturePlaces(pixels, picture, PLACES, random);
         setPlaces((was) => [...was, ...found]);
       }
     };
-    read().catch(() => undefined);
+    void read();
     return () => {
       isStopped = true;
       setPlaces([]);

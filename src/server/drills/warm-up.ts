@@ -1,8 +1,7 @@
 import type { Skill } from '@/core/drills/question';
 import { warmUpSkills } from '@/core/drills/warm-up';
-import { mistakesOf } from '@/core/session/mistakes';
 import { MIN_COUNT, recurringMistakes } from '@/core/session/recurring';
-import type { SessionContent } from '@/contracts/session';
+import { sessionMistakes } from '@/study/session-mistakes';
 import { found } from '../found';
 import { getSession, loggedSessions } from '../sessions/sessions';
 
@@ -22,7 +21,7 @@ export async function warmUpFor(sessionId: string): Promise<WarmUp | null> {
   if (!session) return null;
   const { title, aim } = session.content;
   const studies = (await loggedSessions()).flatMap(({ id, createdAt, content }) => {
-    const mistakes = mistakesIn(content);
+    const mistakes = sessionMistakes(content);
     return mistakes ? [{ id, at: Date.parse(createdAt), mistakes }] : [];
   });
   const recurring = recurringMistakes(studies).filter(({ count }) => count >= MIN_COUNT);
@@ -35,17 +34,4 @@ export async function warmUpFor(sessionId: string): Promise<WarmUp | null> {
       recurring.slice(0, MAX_MISTAKES).map(({ kind }) => kind),
     ),
   };
-}
-
-function mistakesIn({ checks }: SessionContent) {
-  const check = checks.findLast(
-    ({ finding, against }) => finding !== null && against.kind === 'model',
-  );
-  return (
-    check?.finding &&
-    mistakesOf(
-      check.finding,
-      check.excused.map(({ id }) => id),
-    )
-  );
 }

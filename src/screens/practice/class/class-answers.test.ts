@@ -35,6 +35,15 @@ const answers = (of: ClassRound, given: ClassAnswers['answers']): ClassAnswers =
   round: of,
   answers: given,
 });
+/** A round in which a word is right that isn't there. */
+const withRight = (of: ClassRound, right: number): ClassRound => ({
+  ...of,
+  questions: of.questions.map((question) =>
+    question.form.by === 'word'
+      ? { ...question, form: { ...question.form, right: [right] } }
+      : question,
+  ),
+});
 const value = (n: number) => ({ by: 'value' as const, value: n });
 const choice = (n: number) => ({ by: 'choice' as const, choice: n });
 
@@ -73,11 +82,12 @@ describe('what came back of a round', () => {
       file('photo.json', 'no JSON'),
       file('library.json', { name: 'Fogs' }),
       file('later.json', { ...answers(quay, []), version: 2 }),
+      file('crafted.json', answers(withRight(quay, 30), [])),
     ]);
     expect(rounds.map(({ round: { title }, people }) => [title, people])).toEqual([
       ['Moor', 2],
       ['Quay', 1],
     ]);
-    expect(refused).toEqual(['photo.json', 'library.json', 'later.json']);
+    expect(refused).toEqual(['photo.json', 'library.json', 'later.json', 'crafted.json']);
   });
 });

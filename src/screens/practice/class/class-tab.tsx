@@ -7,6 +7,7 @@ import { CLASS_COUNT, CLASS_LEVELS } from '@/contracts/class-round';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/field';
+import { FilesButton } from '@/ui/file-button';
 import { download } from '@/ui/keep-file';
 import { useFetched } from '@/ui/queries';
 import { Select } from '@/ui/select';
@@ -89,20 +90,11 @@ export function ClassTab({ study }: { study: { id: string; title: string } | nul
       </section>
       <section aria-label="What came back" className="flex min-w-0 flex-col gap-3">
         <h2 className="font-semibold">What came back</h2>
-        <label className="inline-flex min-h-10 w-fit cursor-pointer items-center border border-ink bg-sheet px-3 text-[15px] font-semibold hover:bg-faint has-focus-visible:outline-2">
-          Open files of answers …
-          <input
-            type="file"
-            multiple
-            accept=".json,application/json"
-            className="sr-only"
-            onChange={({ target }) => {
-              const files = [...(target.files ?? [])];
-              target.value = '';
-              if (files.length > 0) void readClassAnswers(files).then(setRead);
-            }}
-          />
-        </label>
+        <FilesButton
+          label="Open files of answers …"
+          accept=".json,application/json"
+          onFiles={(files) => void readClassAnswers(files).then(setRead)}
+        />
         {read === null && (
           <p className="text-soft">
             Choose all files at once: how the class answered is shown question by question.

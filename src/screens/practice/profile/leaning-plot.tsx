@@ -16,9 +16,10 @@ import { VALUE_THIRDS } from '@/core/drills/region';
 import { isPlain } from '@/core/drills/report';
 import { Choice } from '@/ui/choice';
 import { Fold } from '@/ui/panel-parts';
+import { inkOf } from '@/ui/plot-ink';
 import { useSettings } from '@/ui/settings';
 import { capital, several } from '@/ui/words';
-import { colourOf, inkScale } from './plot-colours';
+import { inkScale } from './plot-scale';
 import { amountWords, offWords, partWords, type Subject } from './profile-words';
 
 const ORDER: Readonly<Record<RegionAxis, readonly string[]>> = {
@@ -75,7 +76,7 @@ export function LeaningPlot({
         data: own.map((leaning) => total(leaning) / unit),
         showLine: false,
         pointRadius: 5,
-        pointBackgroundColor: colourOf('--ink'),
+        pointBackgroundColor: inkOf('--ink'),
       },
       {
         type: 'bar',
@@ -83,7 +84,7 @@ export function LeaningPlot({
           (total(leaning) - 2 * leaning.error) / unit,
           (total(leaning) + 2 * leaning.error) / unit,
         ]),
-        backgroundColor: colourOf('--line'),
+        backgroundColor: inkOf('--line'),
         barPercentage: 0.5,
       },
     ],
@@ -129,6 +130,7 @@ export function LeaningPlot({
               <th className="font-normal">{capital(axis)}</th>
               <th className="font-normal">Answers</th>
               <th className="font-normal">Read</th>
+              <th className="font-normal">Scatter</th>
               <th className="font-normal">Unsure by</th>
               <th className="font-normal">Is</th>
             </tr>
@@ -141,6 +143,7 @@ export function LeaningPlot({
                 </th>
                 <td>{leaning.count}</td>
                 <td>{offWords(subject, total(leaning), settings.scale)}</td>
+                <td>{amountWords(subject, leaning.spread, settings.scale)}</td>
                 <td>{amountWords(subject, 2 * leaning.error, settings.scale)}</td>
                 <td>{isPlain(leaning) ? 'plain' : 'may be chance'}</td>
               </tr>

@@ -6,9 +6,10 @@ import { Line } from 'react-chartjs-2';
 import { stepOf } from '@/core/colour/value-scale';
 import type { Week } from '@/core/drills/report';
 import { Fold } from '@/ui/panel-parts';
+import { inkOf } from '@/ui/plot-ink';
 import { useSettings } from '@/ui/settings';
 import { stepWords } from '@/ui/words';
-import { colourOf, inkScale } from './plot-colours';
+import { inkScale } from './plot-scale';
 
 const DASHED = [5, 4];
 
@@ -27,7 +28,7 @@ export function WeeksPlot({ weeks }: { weeks: readonly Week[] }) {
       y: { ...inkScale('steps'), suggestedMin: 0, suggestedMax: 1 },
     },
   };
-  const line = { borderColor: colourOf('--ink'), pointBackgroundColor: colourOf('--ink') };
+  const line = { borderColor: inkOf('--ink'), pointBackgroundColor: inkOf('--ink') };
   return (
     <section aria-label="Week by week">
       <h2 className="mb-2 font-semibold">Values, week by week</h2>

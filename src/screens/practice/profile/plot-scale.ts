@@ -9,6 +9,7 @@ import {
   PointElement,
   Tooltip,
 } from 'chart.js';
+import { inkOf } from '@/ui/plot-ink';
 
 Chart.register(
   BarController,
@@ -21,16 +22,12 @@ Chart.register(
   Tooltip,
 );
 
-/** A neutral of the surround, read when it is drawn: a canvas knows no variables. */
-export const colourOf = (name: string) => () =>
-  getComputedStyle(document.documentElement).getPropertyValue(name).trim();
-
 export const inkScale = (title: string, ticks: { autoSkip?: boolean } = {}) => ({
   ticks: {
-    color: colourOf('--soft'),
+    color: inkOf('--soft'),
     maxTicksLimit: ticks.autoSkip === false ? undefined : 7,
     ...ticks,
   },
-  grid: { color: colourOf('--line') },
+  grid: { color: inkOf('--line') },
   title: { display: title !== '', text: title },
 });
